@@ -1,0 +1,16 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { crossCheck } from '../src/crossCheck.js';
+import { readLibrary } from '../src/files.js';
+
+const root = join(import.meta.dirname, '..');
+const library = readLibrary(join(root, 'data'));
+const faults = crossCheck(library);
+if (faults.length > 0) {
+  console.error(faults.join('\n'));
+  process.exit(1);
+}
+mkdirSync(join(root, 'generated'), { recursive: true });
+writeFileSync(join(root, 'generated/index.json'), JSON.stringify(library));
+const { hosts, signs, conditions, interventions, checks } = library;
+console.log(`library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`);

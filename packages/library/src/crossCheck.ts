@@ -1,0 +1,68 @@
+import type { Condition, Library } from './entries.js';
+
+/**
+ * Find what a schema of single entries can't see: references to nothing, ids used twice, look-alikes named on one side only,
+ * signs that no condition uses, and conditions that no sign tells apart.
+ *
+ * @returns one sentence for each fault; empty when the library is sound
+ */
+export function crossCheck(library: Library): string[] {
+  return [...repeatedIds(library), ...brokenReferences(library), ...oneSidedLookalikes(library), ...unusedSigns(library), ...indistinguishable(library)];
+}
+
+function repeatedIds(library: Library): string[] {
+  const lists = { host: library.hosts, sign: library.signs, condition: library.conditions, intervention: library.interventions, check: library.checks, region: library.regions };
+  return Object.entries(lists).flatMap(([kind, list]) => {
+    const seen = new Set<string>();
+    return list.filter(({ id }) => seen.size === seen.add(id).size).map(({ id }) => `${kind} ${id} is defined twice`);
+  });
+}
+
+function brokenReferences(library: Library): string[] {
+  const ids = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
+  const signs = ids(library.signs);
+  const conditions = ids(library.conditions);
+  const interventions = ids(library.interventions);
+  const checks = ids(library.checks);
+  const hosts = new Set(library.hosts.flatMap((host) => [host.id, host.family, host.kind]));
+  const missing = (owner: string, kind: string, wanted: readonly string[], known: Set<string>) =>
+    wanted.filter((id) => !known.has(id)).map((id) => `${owner} names the unknown ${kind} ${id}`);
+  return [
+    ...library.conditions.flatMap((condition) => [
+      ...missing(condition.id, 'sign', Object.keys(condition.signs), signs),
+      ...missing(condition.id, 'host', Object.values(condition.hosts).flat(), hosts),
+      ...missing(condition.id, 'check', condition.checks, checks),
+      ...missing(condition.id, 'condition', condition.lookalikes.map((one) => one.condition), conditions),
+      ...missing(condition.id, 'intervention', condition.treat.map((one) => one.use), interventions),
+    ]),
+    ...library.checks.flatMap((check) => missing(check.id, 'sign', check.reveals, signs)),
+    ...library.interventions.flatMap((one) => [
+      ...missing(one.id, 'intervention', one.apartFrom.map(({ use }) => use), interventions),
+      ...missing(one.id, 'host', one.harmsHosts.map(({ host }) => host), hosts),
+    ]),
+    ...library.regions.flatMap((region) => [
+      ...missing(region.id, 'condition', region.notifiable, conditions),
+      ...missing(region.id, 'intervention', [...region.forbidden, ...region.restricted].map(({ use }) => use), interventions),
+    ]),
+  ];
+}
+
+function oneSidedLookalikes({ conditions }: Library): string[] {
+  const named = new Set(conditions.flatMap((one) => one.lookalikes.map((other) => `${one.id} ${other.condition}`)));
+  return conditions.flatMap((one) =>
+    one.lookalikes.filter((other) => !named.has(`${other.condition} ${one.id}`)).map((other) => `${other.condition} does not name its look-alike ${one.id}`),
+  );
+}
+
+function unusedSigns({ signs, conditions }: Library): string[] {
+  const used = new Set(conditions.flatMap((one) => Object.keys(one.signs)));
+  return signs.filter(({ id }) => !used.has(id)).map(({ id }) => `sign ${id} is used by no condition`);
+}
+
+function indistinguishable({ conditions }: Library): string[] {
+  const strong = (one: Condition) =>
+    Object.entries(one.signs).filter(([, frequency]) => frequency === 'always' || frequency === 'often').map(([sign]) => sign).sort().join();
+  return conditions.flatMap((one, i) =>
+    conditions.slice(i + 1).filter((other) => strong(one) === strong(other)).map((other) => `${one.id} and ${other.id} show the same signs`),
+  );
+}

@@ -1,0 +1,154 @@
+import { z } from 'zod';
+import {
+  conditionKind, dispute, entryId, evidence, frequency, harm, hiding, onset, part, pattern, reach, role, rung, setting, stageKind,
+  stance, text,
+} from './vocabulary.js';
+
+/** A plant (or ground) that troubles are found on. */
+export const host = z.strictObject({
+  id: entryId,
+  name: text,
+  latin: text.optional(),
+  family: entryId,
+  kind: z.enum(['vegetable', 'herb', 'fruit', 'ornamental', 'houseplant', 'ground']),
+  names: z.array(text).default([]),
+  eaten: z.boolean(),
+  leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette']),
+});
+
+/** Something that a grower can see, feel, smell or find, on a named part of the plant. */
+export const sign = z.strictObject({
+  id: entryId,
+  name: text,
+  part,
+  words: z.array(text).min(2),
+  common: z.enum(['everywhere', 'now-and-then', 'telling']).default('now-and-then'),
+  look: text,
+  drawing: z.strictObject({ organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling']), mark: entryId }),
+});
+
+/** One interval in percent or days: low, high. */
+const range = z.tuple([z.number(), z.number()]).refine(([low, high]) => low <= high, 'low first');
+
+export const condition = z.strictObject({
+  id: entryId,
+  name: text,
+  names: z.array(text).default([]),
+  latin: text.optional(),
+  eppo: z.string().regex(/^[A-Z0-9]{5,6}$/).optional(),
+  kind: conditionKind,
+  role,
+  common: z.enum(['common', 'occasional', 'rare']),
+  summary: text,
+  hosts: z.strictObject({
+    often: z.array(entryId).default([]),
+    sometimes: z.array(entryId).default([]),
+    seldom: z.array(entryId).default([]),
+  }),
+  settings: z.array(setting).min(1),
+  months: z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere; indoors the season does not matter'),
+  onset,
+  patterns: z.array(pattern).min(1),
+  signs: z.record(entryId, frequency),
+  stages: z.array(z.strictObject({ id: entryId, kind: stageKind, does: text, hidden: hiding.optional() })).min(1),
+  checks: z.array(entryId).min(1),
+  lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
+  threshold: z.strictObject({ act: text, basis: text }),
+  treat: z.array(
+    z.strictObject({ use: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() }),
+  ),
+  prevention: z.array(text).min(1),
+  persistence: text,
+  spread: text,
+  recovery: z.strictObject({ sign: text, lookAgainDays: z.int().min(1).max(60) }),
+  disputes: z.array(dispute).default([]),
+  cautions: z.array(text).default([]),
+});
+
+const amount = z.strictObject({ amount: z.number().positive(), unit: z.string() });
+
+export const intervention = z.strictObject({
+  id: entryId,
+  name: text,
+  names: z.array(text).default([]),
+  rung,
+  summary: text,
+  steps: z.array(text).min(1),
+  reach,
+  organic: z.boolean().default(true),
+  restricted: z.boolean().default(false),
+  bees: harm.default('none'),
+  helpers: harm.default('none'),
+  modeOfAction: z.strictObject({ scheme: z.enum(['IRAC', 'FRAC']), group: z.string() }).optional(),
+  temperatureC: z.strictObject({ min: z.number(), max: z.number() }).optional(),
+  settings: z.array(setting).default(['outdoor', 'greenhouse', 'indoor', 'hydroponic']),
+  onEaten: z.boolean().default(true),
+  harvestDays: z.int().min(0).default(0),
+  reEntryHours: z.int().min(0).default(0),
+  repeatDays: range.optional(),
+  seasonMax: z.int().min(1).optional(),
+  rainFastHours: z.number().min(0).optional(),
+  residualDays: z.number().min(0).default(0),
+  minutesPerPlant: z.number().min(0),
+  costPerPlant: z.number().min(0).describe('rough, in the money of the garden'),
+  harmsHosts: z.array(z.strictObject({ host: entryId, harm: z.enum(['slight', 'serious']), why: text })).default([]),
+  apartFrom: z.array(z.strictObject({ use: entryId, days: z.int().min(1), why: text })).default([]),
+  protect: z.array(z.enum(['gloves', 'eyes', 'mask', 'sleeves', 'air', 'no-flame'])).default([]),
+  stageTiming: z.array(stageKind).default([]),
+  needsFrost: z.boolean().default(false),
+  order: z.enum(['water', 'clean', 'cut', 'shield', 'release', 'spray', 'feed', 'remove', 'wait']),
+  rate: z
+    .strictObject({
+      product: text,
+      ...amount.shape,
+      per: amount,
+      labelMax: amount.optional(),
+      coverage: z.strictObject({ ...amount.shape, per: z.enum(['plant', 'm2']) }),
+      basis: text,
+    })
+    .optional(),
+  disputes: z.array(dispute).default([]),
+  cautions: z.array(text).default([]),
+});
+
+export const check = z.strictObject({
+  id: entryId,
+  name: text,
+  minutes: z.number().positive(),
+  tools: z.array(text).default([]),
+  harm: z.enum(['none', 'slight', 'plant']),
+  steps: z.array(text).min(1),
+  reveals: z.array(entryId).min(1),
+  caution: text.optional(),
+});
+
+export const region = z.strictObject({
+  id: entryId,
+  name: text,
+  authority: text,
+  notifiable: z.array(entryId),
+  forbidden: z.array(z.strictObject({ use: entryId, why: text })),
+  restricted: z.array(z.strictObject({ use: entryId, why: text })),
+  burning: text,
+  disposal: text,
+});
+
+export const library = z.strictObject({
+  version: z.string(),
+  hosts: z.array(host),
+  signs: z.array(sign),
+  conditions: z.array(condition),
+  interventions: z.array(intervention),
+  checks: z.array(check),
+  regions: z.array(region),
+});
+
+export type Host = z.infer<typeof host>;
+export type Sign = z.infer<typeof sign>;
+export type Condition = z.infer<typeof condition>;
+export type Intervention = z.infer<typeof intervention>;
+export type Check = z.infer<typeof check>;
+export type Region = z.infer<typeof region>;
+export type Library = z.infer<typeof library>;
+export type Stance = z.infer<typeof stance>;
+export type Dispute = z.infer<typeof dispute>;

@@ -1,0 +1,33 @@
+interface Named {
+  readonly id: string;
+  readonly name: string;
+  readonly names?: readonly string[];
+  readonly latin?: string;
+  readonly words?: readonly string[];
+}
+
+/** The entry with this id or exactly this name (any of its names, case ignored); `undefined` when there is none. */
+export function findByName<T extends Named>(entries: readonly T[], name: string): T | undefined {
+  const wanted = fold(name);
+  return entries.find((entry) => entry.id === wanted) ?? entries.find((entry) => allNames(entry).some((own) => fold(own) === wanted));
+}
+
+/** Entries with a name, lay name or sign word that contains the text; names that begin with it come first. */
+export function searchByName<T extends Named>(entries: readonly T[], text: string): T[] {
+  const wanted = fold(text);
+  if (wanted === '') return [...entries];
+  const rank = (entry: T) => {
+    const names = allNames(entry).map(fold);
+    if (names.some((name) => name.startsWith(wanted))) return 0;
+    if (names.some((name) => name.includes(wanted))) return 1;
+    return (entry.words ?? []).some((word) => fold(word).includes(wanted)) ? 2 : 3;
+  };
+  return entries
+    .map((entry) => ({ entry, rank: rank(entry) }))
+    .filter(({ rank }) => rank < 3)
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ entry }) => entry);
+}
+
+const allNames = (entry: Named) => [entry.id, entry.name, entry.latin ?? '', ...(entry.names ?? [])].filter(Boolean);
+const fold = (text: string) => text.trim().toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').replace(/\s+/g, ' ');

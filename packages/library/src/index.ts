@@ -1,0 +1,10 @@
+// Entries and their schemas
+export { check, condition, host, intervention, library, region, sign } from './entries.js';
+export type { Check, Condition, Dispute, Host, Intervention, Library, Region, Sign, Stance } from './entries.js';
+
+// Controlled words
+export { conditionKind, evidence, frequency, hiding, onset, part, pattern, role, rung, setting, stageKind, stance } from './vocabulary.js';
+
+// Reading
+export { crossCheck } from './crossCheck.js';
+export { findByName, searchByName } from './find.js';
