@@ -1,0 +1,118 @@
+import { alertsFor } from './alerts.js';
+import type { Alert } from './alerts.js';
+import { evidenceFor } from './evidence.js';
+import type { Evidence } from './evidence.js';
+import type { Circumstances, Finding, HostFacts, Knowledge } from './knowledge.js';
+import { nextLooks } from './nextLooks.js';
+import type { NextLook } from './nextLooks.js';
+import { posterior } from './posterior.js';
+import type { Candidate, Posterior } from './posterior.js';
+import { buildLexicon } from './text/lexicon.js';
+import type { Lexicon } from './text/lexicon.js';
+import { readText } from './text/readText.js';
+import type { Reading } from './text/readText.js';
+
+export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
+  readonly host: HostFacts;
+  readonly text?: string | undefined;
+  readonly findings?: readonly Finding[] | undefined;
+  /** ids of conditions that must be reported in this region */
+  readonly notifiable?: readonly string[] | undefined;
+}
+
+/** A cause with its chance and the reasons for and against it. */
+export interface RankedCause {
+  readonly condition: string;
+  readonly name: string;
+  readonly scientificName: string | null;
+  readonly kind: string;
+  readonly role: string;
+  readonly probability: number;
+  readonly for: readonly Evidence[];
+  readonly against: readonly Evidence[];
+  /** circumstances that shift the odds by at least a tenth, in decibans */
+  readonly circumstances: readonly { readonly code: string; readonly decibans: number }[];
+}
+
+export interface Differential {
+  readonly host: { readonly id: string; readonly name: string };
+  readonly read: readonly Reading[];
+  readonly unread: readonly string[];
+  readonly ranked: readonly RankedCause[];
+  readonly together: readonly { readonly conditions: readonly string[]; readonly probability: number }[];
+  readonly otherProbability: number;
+  readonly nextLooks: readonly NextLook[];
+  /** true when no further look would change the plan much */
+  readonly settled: boolean;
+  readonly alerts: readonly Alert[];
+}
+
+const shownAtLeast = 8;
+const shownDownTo = 0.003;
+const settledBelowBits = 0.05;
+
+/**
+ * Answer "what is it?" for one plant: read the text, weigh every cause and pair of causes, and say what to look at next.
+ *
+ * A finding that was confirmed by hand outranks the reading of the same sign in the text.
+ *
+ * @throws RangeError if a finding names an unknown sign
+ */
+export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
+  const text = readText(question.text ?? '', lexiconOf(knowledge));
+  const findings = mergeFindings(question.findings ?? [], text.read);
+  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
+  const belief = posterior(knowledge, circumstances, findings);
+  const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
+  const ranked = rank(belief)
+    .map(({ candidate, probability }) => describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs)));
+  const looks = nextLooks(knowledge.checks, belief, findings, signs);
+  return {
+    host: { id: question.host.id, name: question.host.name },
+    read: text.read,
+    unread: text.unread,
+    ranked,
+    together: belief.sets.filter(({ causes }) => causes.length > 1).slice(0, 5).map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
+    otherProbability: belief.otherProbability,
+    nextLooks: looks,
+    settled: findings.some(({ state }) => state === 'seen') && (looks[0]?.bits ?? 0) < settledBelowBits,
+    alerts: alertsFor(ranked, findings, question.notifiable ?? []),
+  };
+}
+
+/** Findings by hand first, then readings of signs that no hand has touched. */
+export function mergeFindings(byHand: readonly Finding[], read: readonly Finding[]): Finding[] {
+  const merged = new Map(read.map(({ sign, state }) => [sign, { sign, state }]));
+  for (const { sign, state } of byHand) merged.set(sign, { sign, state });
+  return [...merged.values()];
+}
+
+// A lexicon takes some milliseconds to build and depends on the knowledge alone.
+const lexicons = new WeakMap<Knowledge, Lexicon>();
+
+function lexiconOf(knowledge: Knowledge): Lexicon {
+  const known = lexicons.get(knowledge) ?? buildLexicon(knowledge);
+  lexicons.set(knowledge, known);
+  return known;
+}
+
+function rank({ candidates, marginals }: Posterior): { candidate: Candidate; probability: number }[] {
+  return candidates
+    .map((candidate) => ({ candidate, probability: marginals.get(candidate.condition.id) ?? 0 }))
+    .sort((a, b) => b.probability - a.probability)
+    .filter(({ probability }, i) => i < shownAtLeast || probability >= shownDownTo);
+}
+
+function describe({ condition, factors }: Candidate, probability: number, evidence: readonly Evidence[]): RankedCause {
+  return {
+    condition: condition.id,
+    name: condition.name,
+    scientificName: condition.latin ?? null,
+    kind: condition.kind,
+    role: condition.role,
+    probability,
+    for: evidence.filter(({ decibans }) => decibans > 0),
+    against: evidence.filter(({ decibans }) => decibans < 0),
+    circumstances: factors.map(({ code, factor }) => ({ code, decibans: 10 * Math.log10(factor) })).filter(({ decibans }) => Math.abs(decibans) >= 0.5),
+  };
+}

@@ -1,0 +1,24 @@
+// The whole answer
+export { differential, mergeFindings } from './differential.js';
+export type { Differential, DifferentialQuestion, RankedCause } from './differential.js';
+export type { Alert } from './alerts.js';
+
+// Its parts
+export { evidenceFor } from './evidence.js';
+export type { Evidence } from './evidence.js';
+export { nextLooks } from './nextLooks.js';
+export type { NextLook } from './nextLooks.js';
+export { logLikelihood, seenGiven } from './noisyOr.js';
+export { candidatesFor, posterior } from './posterior.js';
+export type { Candidate, CauseSet, Posterior } from './posterior.js';
+export { priorLogOdds, susceptibility } from './prior.js';
+export { frequencyTable, leakTable } from './probabilityTable.js';
+
+// Reading lay text
+export { buildLexicon } from './text/lexicon.js';
+export type { Lexicon } from './text/lexicon.js';
+export { readText } from './text/readText.js';
+export type { Reading, TextReading } from './text/readText.js';
+
+// What it reasons about
+export type { CheckFacts, Circumstances, ConditionFacts, Finding, Frequency, HostFacts, Knowledge, Onset, Pattern, Setting, SignFacts } from './knowledge.js';

@@ -1,0 +1,72 @@
+/** How often a sign is seen where a condition is at work. */
+export type Frequency = 'always' | 'often' | 'sometimes' | 'seldom' | 'never';
+export type Setting = 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic';
+export type Onset = 'overnight' | 'days' | 'weeks' | 'season';
+export type Pattern = 'one-plant' | 'patches' | 'whole-planting' | 'one-side' | 'edges' | 'scattered';
+
+export interface HostFacts {
+  readonly id: string;
+  readonly name: string;
+  readonly names: readonly string[];
+  readonly family: string;
+  readonly kind: string;
+}
+
+export interface SignFacts {
+  readonly id: string;
+  readonly name: string;
+  readonly part: string;
+  readonly words: readonly string[];
+  /** how readily it turns up with no cause at all */
+  readonly common: 'everywhere' | 'now-and-then' | 'telling';
+}
+
+export interface ConditionFacts {
+  readonly id: string;
+  readonly name: string;
+  readonly latin?: string | undefined;
+  readonly kind: string;
+  readonly role: string;
+  readonly common: 'common' | 'occasional' | 'rare';
+  /** host ids, families or kinds of host */
+  readonly hosts: { readonly often: readonly string[]; readonly sometimes: readonly string[]; readonly seldom: readonly string[] };
+  readonly settings: readonly Setting[];
+  /** months of the northern hemisphere, 1 to 12 */
+  readonly months: readonly number[];
+  readonly onset: Onset;
+  readonly patterns: readonly Pattern[];
+  readonly signs: Readonly<Record<string, Frequency>>;
+  readonly treat: readonly { readonly use: string }[];
+}
+
+export interface CheckFacts {
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly harm: 'none' | 'slight' | 'plant';
+  readonly reveals: readonly string[];
+}
+
+/** What the reasoner knows; it holds no entry of its own. */
+export interface Knowledge {
+  readonly hosts: readonly HostFacts[];
+  readonly signs: readonly SignFacts[];
+  readonly conditions: readonly ConditionFacts[];
+  readonly checks: readonly CheckFacts[];
+}
+
+/** What the grower found. A sign that was not looked at is simply not listed. */
+export interface Finding {
+  readonly sign: string;
+  readonly state: 'seen' | 'absent';
+}
+
+/** The circumstances that shift the odds before any sign is weighed. */
+export interface Circumstances {
+  readonly host: HostFacts;
+  readonly setting?: Setting | undefined;
+  readonly month?: number | undefined;
+  readonly hemisphere?: 'north' | 'south' | undefined;
+  readonly onset?: Onset | undefined;
+  readonly pattern?: Pattern | undefined;
+}

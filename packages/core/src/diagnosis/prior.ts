@@ -1,0 +1,63 @@
+import type { Circumstances, ConditionFacts, HostFacts, Onset, Setting } from './knowledge.js';
+import { commonnessTable } from './probabilityTable.js';
+
+/** One circumstance and the factor by which it multiplies a condition's odds. */
+export interface PriorFactor {
+  readonly code: 'host' | 'setting' | 'season' | 'onset' | 'pattern';
+  readonly factor: number;
+}
+
+const hostFactor = { often: 1.5, sometimes: 0.6, seldom: 0.12, unlisted: 0.003 } as const;
+const onsetOrder: readonly Onset[] = ['overnight', 'days', 'weeks', 'season'];
+
+/**
+ * Prior odds that a condition is at work, from how common it is and from the circumstances.
+ *
+ * Factors multiply (conditional independence given the condition). The numbers are rounded expert judgement: each says how many times
+ * rarer the condition is where the circumstance does not suit it.
+ *
+ * @returns natural logarithm of the odds, and the factors that made it
+ */
+export function priorLogOdds(condition: ConditionFacts, circumstances: Circumstances): { logOdds: number; factors: PriorFactor[] } {
+  const base = commonnessTable[condition.common];
+  const factors: PriorFactor[] = [
+    { code: 'host', factor: hostFactor[susceptibility(condition, circumstances.host)] },
+    { code: 'setting', factor: settingFactor(condition, circumstances.setting) },
+    { code: 'season', factor: seasonFactor(condition, circumstances) },
+    { code: 'onset', factor: onsetFactor(condition, circumstances.onset) },
+    { code: 'pattern', factor: !circumstances.pattern || condition.patterns.includes(circumstances.pattern) ? 1 : 0.4 },
+  ];
+  const logOdds = factors.reduce((sum, { factor }) => sum + Math.log(factor), Math.log(base / (1 - base)));
+  return { logOdds, factors };
+}
+
+/**
+ * How readily a condition takes a host. An entry for the host itself outranks one for its family, and that one for its kind.
+ *
+ * @example
+ * susceptibility(rustOfLeeks, leek) // => 'often'
+ */
+export function susceptibility(condition: ConditionFacts, host: HostFacts): keyof typeof hostFactor {
+  for (const name of [host.id, host.family, host.kind])
+    for (const level of ['often', 'sometimes', 'seldom'] as const) if (condition.hosts[level].includes(name)) return level;
+  return 'unlisted';
+}
+
+function settingFactor(condition: ConditionFacts, setting: Setting | undefined): number {
+  return !setting || condition.settings.includes(setting) ? 1 : 0.05;
+}
+
+function seasonFactor(condition: ConditionFacts, { month, hemisphere, setting }: Circumstances): number {
+  if (!month || setting === 'indoor' || setting === 'hydroponic') return 1;
+  const northern = hemisphere === 'south' ? ((month + 5) % 12) + 1 : month;
+  const distance = Math.min(...condition.months.map((own) => Math.min(Math.abs(own - northern), 12 - Math.abs(own - northern))));
+  if (distance === 0) return 1;
+  const underGlass = setting === 'greenhouse';
+  return distance === 1 ? (underGlass ? 0.8 : 0.4) : underGlass ? 0.3 : 0.06;
+}
+
+function onsetFactor(condition: ConditionFacts, onset: Onset | undefined): number {
+  if (!onset) return 1;
+  const distance = Math.abs(onsetOrder.indexOf(onset) - onsetOrder.indexOf(condition.onset));
+  return [1, 0.5, 0.2, 0.1][distance] ?? 0.1;
+}

@@ -1,0 +1,21 @@
+/**
+ * A repeatable source of uniform numbers in [0, 1).
+ *
+ * Mulberry32: 32 bits of state, period 2³², good enough for drawings, sampling walks and generated test cases; not for secrets.
+ *
+ * Source: the public-domain mulberry32 generator (2017).
+ *
+ * @param seed - any number; its lowest 32 bits are used
+ * @example
+ * const random = seededRandom(7);
+ * random() === seededRandom(7)() // => true
+ */
+export function seededRandom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}

@@ -1,0 +1,2 @@
+export { addDays, dayAt, daysBetween, waitsAfter } from './waits.js';
+export type { Waits } from './waits.js';

@@ -1,0 +1,87 @@
+export type Stance = 'hands' | 'organic' | 'softest' | 'protect';
+export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biological' | 'soft' | 'synthetic' | 'removal';
+export type StageKind = 'egg' | 'larva' | 'nymph' | 'pupa' | 'adult' | 'spore' | 'lesion' | 'any';
+export type Hiding = 'rolled-leaf' | 'mine' | 'stem' | 'root' | 'case' | 'wax';
+export type Harm = 'none' | 'slight' | 'serious';
+
+/** What must be known of an intervention to judge it for a planting. */
+export interface InterventionFacts {
+  readonly id: string;
+  readonly name: string;
+  readonly rung: Rung;
+  readonly reach: 'contact' | 'stomach' | 'translaminar' | 'systemic' | 'fumigant' | 'physical' | 'living' | 'whole-plant';
+  readonly organic: boolean;
+  readonly restricted: boolean;
+  readonly bees: Harm;
+  readonly helpers: Harm;
+  readonly modeOfAction?: { readonly scheme: string; readonly group: string } | undefined;
+  readonly temperatureC?: { readonly min: number; readonly max: number } | undefined;
+  readonly settings: readonly string[];
+  readonly onEaten: boolean;
+  readonly harvestDays: number;
+  readonly repeatDays?: readonly number[] | undefined;
+  readonly seasonMax?: number | undefined;
+  readonly rainFastHours?: number | undefined;
+  readonly minutesPerPlant: number;
+  readonly costPerPlant: number;
+  readonly harmsHosts: readonly { readonly host: string; readonly harm: 'slight' | 'serious'; readonly why: string }[];
+  readonly apartFrom: readonly { readonly use: string; readonly days: number; readonly why: string }[];
+  readonly order: Step;
+  readonly disputes: readonly Dispute[];
+}
+
+/** When in a combined plan a step is done: water before feed, cut before spray. */
+export type Step = 'water' | 'clean' | 'cut' | 'shield' | 'release' | 'spray' | 'feed' | 'remove' | 'wait';
+
+export interface Dispute {
+  readonly id: string;
+  readonly question: string;
+  readonly schools: readonly { readonly view: string; readonly reason: string }[];
+  readonly default: string;
+  readonly why: string;
+}
+
+/** What treatment has to know of a condition. */
+export interface TreatableCondition {
+  readonly id: string;
+  readonly name: string;
+  readonly stages: readonly { readonly id: string; readonly kind: StageKind; readonly hidden?: Hiding | undefined }[];
+  readonly treat: readonly Treatment[];
+  readonly disputes: readonly Dispute[];
+}
+
+export interface Treatment {
+  readonly use: string;
+  readonly stages: readonly StageKind[];
+  /** percent, low and high */
+  readonly efficacy: readonly number[];
+  readonly evidence: 'strong' | 'moderate' | 'weak' | 'folk';
+  readonly note?: string | undefined;
+}
+
+export interface RegionRules {
+  readonly id: string;
+  readonly authority: string;
+  readonly notifiable: readonly string[];
+  readonly forbidden: readonly { readonly use: string; readonly why: string }[];
+  readonly restricted: readonly { readonly use: string; readonly why: string }[];
+}
+
+/** The planting as it stands today. */
+export interface Situation {
+  readonly host: { readonly id: string; readonly family: string };
+  readonly conditions: readonly TreatableCondition[];
+  readonly stage?: string | undefined;
+  readonly setting: string;
+  readonly inFlower: boolean;
+  readonly edible: boolean;
+  readonly daysToHarvest?: number | undefined;
+  readonly daysToFrost?: number | undefined;
+  readonly temperatureC?: number | undefined;
+  readonly forecast?: { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
+  readonly helpersSeen: boolean;
+  readonly hidden?: Hiding | undefined;
+  readonly recent: readonly { readonly ingredient: string; readonly daysAgo: number }[];
+  readonly stance: Stance;
+  readonly region: RegionRules;
+}

@@ -1,0 +1,50 @@
+import type { Reason } from './rules.js';
+
+type Facts = NonNullable<Reason['facts']>;
+
+const stanceWords: Readonly<Record<string, string>> = { hands: 'hands only', organic: 'organic' };
+const hidingWords: Readonly<Record<string, string>> = { 'rolled-leaf': 'inside a rolled leaf', mine: 'inside the leaf', stem: 'inside the stem', root: 'in the soil or root', case: 'inside a case', wax: 'under wax' };
+
+const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
+  notifiable: (f) => `${f['condition']} must be reported: call ${f['authority']} before anything is done.`,
+  'forbidden-here': (f) => `Not allowed in this region: ${f['why']}.`,
+  restricted: (f) => `Restricted: ${f['why']}. No mixing instruction is given here.`,
+  stance: (f) => `This garden works ${stanceWords[String(f['stance'])] ?? f['stance']}. Change the stance in Settings to lift this.`,
+  'softer-first': () => 'This garden tries softer ways first; take it if they have failed.',
+  bees: () => 'Harms bees, and the planting is in flower. Possible again when flowering is over.',
+  'bees-care': () => 'In flower: only at dusk, when no bee flies, and not onto open flowers.',
+  'not-on-eaten': () => 'Not for plants that are eaten.',
+  harvest: (f) => `Needs ${days(f['days'])} before harvest, and harvest is in ${days(f['left'])}.`,
+  'harvest-close': (f) => `Nothing may be picked for ${days(f['days'])} after. Say when the next harvest is.`,
+  'too-hot': (f) => `Above ${f['limit']} °C it burns leaves or fails, and ${f['now']} °C is expected.`,
+  'too-cold': (f) => `Works from ${f['limit']} °C, and it is ${f['now']} °C.`,
+  setting: (f) => `Not for ${settingWord(f['setting'])}.`,
+  stage: (f) => `Acts on ${f['works']} and not on ${f['now']}, which is what there is now.`,
+  'stage-unknown': (f) => `Acts on ${f['works']} only: find out which stage there is now.`,
+  shielded: (f) => `The target is ${hidingWords[String(f['by'])] ?? f['by']}, where this hardly reaches it.`,
+  'too-soon': (f) => `Used ${ago(f['daysAgo'])}; at least ${days(f['interval'])} apart. Possible in ${days(f['wait'])}.`,
+  'season-max': (f) => `Already used ${times(f['max'])} this season, which is the most.`,
+  apart: (f) => `${f['other']} was used ${ago(f['daysAgo'])}, and ${days(f['days'])} must lie between: ${f['why']}.`,
+  rotate: (f) => `Same mode of action (${f['group']}) as ${ago(f['daysAgo'])}: change the group, or resistance builds up.`,
+  'host-burns': (f) => `Harms this plant: ${f['why']}.`,
+  'host-marks': (f) => `May mark this plant: ${f['why']}. Test three leaves and wait two days.`,
+  helpers: (f) => (f['harm'] === 'serious' ? 'Kills the helpers that were seen; the pest often comes back faster.' : 'Kills some of the helpers that were seen: treat only the worst shoots.'),
+  rain: (f) => `Rain is due in ${hours(f['hours'])} and it needs ${hours(f['needs'])} dry.`,
+  wind: (f) => `Wind of ${f['kmh']} km/h carries spray away: wait for a calm hour.`,
+  'weak-evidence': (f) => (f['grade'] === 'folk' ? 'Folk practice: hardly tested. Try it on a few plants first.' : 'The evidence for it is weak.'),
+  'helpers-at-work': () => 'Helpers were seen at work.',
+  'frost-near': (f) => `Frost is expected in ${days(f['days'])} and ends it.`,
+  'covers-part': (f) => `Acts on ${f['covered']} of the ${f['of']} causes; combine it.`,
+};
+
+/** The reason as one sentence for the grower. */
+export function reasonText({ code, facts = {} }: Reason): string {
+  return sentences[code](facts);
+}
+
+const count = (value: unknown, one: string, many: string) => `${value} ${Number(value) === 1 ? one : many}`;
+const days = (value: unknown) => count(value, 'day', 'days');
+const hours = (value: unknown) => count(value, 'hour', 'hours');
+const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${value} times`);
+const ago = (value: unknown) => (Number(value) === 0 ? 'today' : `${days(value)} ago`);
+const settingWord = (value: unknown) => ({ outdoor: 'plants outdoors', greenhouse: 'plants under cover', indoor: 'plants indoors', hydroponic: 'water culture' })[String(value)] ?? String(value);

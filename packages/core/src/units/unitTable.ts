@@ -1,0 +1,59 @@
+import { divide, fromDecimal, rational } from './rational.js';
+import type { Rational } from './rational.js';
+
+export type Dimension = 'volume' | 'mass' | 'area' | 'length' | 'share' | 'weight-share';
+
+export interface Unit {
+  readonly dimension: Dimension;
+  /** how many base units one of these is: ml, g, m2, m, parts of one (v/v), grams per millilitre */
+  readonly inBase: Rational;
+}
+
+// One US gallon is 231 cubic inches of 2.54 cm: 3785.411784 ml exactly (NIST Handbook 44, appendix C).
+const gallonUs = fromDecimal(3785.411784);
+// One imperial gallon is 4.54609 l exactly (UK Units of Measurement Regulations 1995).
+const gallonImperial = fromDecimal(4546.09);
+// One avoirdupois pound is 453.59237 g exactly (international agreement of 1959).
+const pound = fromDecimal(453.59237);
+const part = (whole: Rational, count: bigint) => divide(whole, rational(count));
+const unit = (dimension: Dimension, inBase: Rational): Unit => ({ dimension, inBase });
+
+/** Every unit name that the application knows, with its exact size. */
+export const unitTable = {
+  ml: unit('volume', rational(1n)),
+  l: unit('volume', rational(1000n)),
+  'tsp-us': unit('volume', part(gallonUs, 768n)),
+  'tbsp-us': unit('volume', part(gallonUs, 256n)),
+  'floz-us': unit('volume', part(gallonUs, 128n)),
+  'cup-us': unit('volume', part(gallonUs, 16n)),
+  'pt-us': unit('volume', part(gallonUs, 8n)),
+  'qt-us': unit('volume', part(gallonUs, 4n)),
+  'gal-us': unit('volume', gallonUs),
+  'tsp-metric': unit('volume', rational(5n)),
+  'tbsp-metric': unit('volume', rational(15n)),
+  'cup-metric': unit('volume', rational(250n)),
+  'floz-imp': unit('volume', part(gallonImperial, 160n)),
+  'pt-imp': unit('volume', part(gallonImperial, 8n)),
+  'gal-imp': unit('volume', gallonImperial),
+  g: unit('mass', rational(1n)),
+  kg: unit('mass', rational(1000n)),
+  oz: unit('mass', part(pound, 16n)),
+  lb: unit('mass', pound),
+  m2: unit('area', rational(1n)),
+  ft2: unit('area', fromDecimal(0.09290304)),
+  ha: unit('area', rational(10_000n)),
+  acre: unit('area', fromDecimal(4046.8564224)),
+  m: unit('length', rational(1n)),
+  ft: unit('length', fromDecimal(0.3048)),
+  percent: unit('share', rational(1n, 100n)),
+  parts: unit('share', rational(1n)),
+  'percent-wv': unit('weight-share', rational(1n, 100n)),
+  ppm: unit('weight-share', rational(1n, 1_000_000n)),
+} as const satisfies Record<string, Unit>;
+
+export type UnitName = keyof typeof unitTable;
+
+export const unitNames = Object.keys(unitTable) as [UnitName, ...UnitName[]];
+
+/** The dimension that a unit measures. */
+export const dimensionOf = (name: UnitName): Dimension => unitTable[name].dimension;
