@@ -1,0 +1,17 @@
+import { endpoints } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { writeRecord } from '../gardens/changeQueries.js';
+import { requireEntry } from '../library/requireEntry.js';
+
+/** Cases: what was found and what it was taken for. */
+export function caseRoutes(router: Router, deps: Deps): void {
+  serve(router, deps, endpoints.writeCase, ({ params, body, access }) => {
+    body.value.findings.forEach(({ sign }, i) => requireEntry(deps.library.signs, sign, ['value', 'findings', i, 'sign']));
+    body.value.diagnoses.forEach(({ conditions }, i) =>
+      conditions.forEach((condition, j) => requireEntry(deps.library.conditions, condition, ['value', 'diagnoses', i, 'conditions', j])),
+    );
+    return writeRecord(deps.db, 'cases', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+  });
+}

@@ -1,0 +1,32 @@
+import { sql } from 'drizzle-orm';
+import { boolean, check, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { plantings } from '../gardens/tables.js';
+
+export const cases = pgTable(
+  'cases',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    plantingId: uuid('planting_id').notNull(),
+    openedOn: date('opened_on').notNull(),
+    words: text('words').notNull(),
+    findings: jsonb('findings').notNull(),
+    onset: text('onset'),
+    pattern: text('pattern'),
+    stage: text('stage'),
+    hidden: text('hidden'),
+    helpersSeen: boolean('helpers_seen').notNull(),
+    diagnoses: jsonb('diagnoses').notNull(),
+    closedOn: date('closed_on'),
+    outcome: text('outcome'),
+    note: text('note').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({ name: 'cases_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
+    index('cases_by_planting').on(table.gardenId, table.plantingId),
+    check('cases_closed', sql`${table.closedOn} >= ${table.openedOn}`),
+    check('cases_outcome', sql`(${table.closedOn} is null) = (${table.outcome} is null)`),
+  ],
+);

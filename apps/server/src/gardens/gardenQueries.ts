@@ -1,0 +1,57 @@
+import type { GardenSettings, GardenSummary, Member } from '@field-nurse/contract';
+import { and, eq } from 'drizzle-orm';
+import { notFound } from '../api/apiError.js';
+import type { Db } from '../db/client.js';
+import { people } from '../people/tables.js';
+import { gardens, members } from './tables.js';
+
+type GardenRow = typeof gardens.$inferSelect;
+
+export async function gardensOf(db: Db, personId: string): Promise<GardenSummary[]> {
+  const rows = await db.select().from(members).innerJoin(gardens, eq(gardens.id, members.gardenId)).where(eq(members.personId, personId)).orderBy(gardens.createdAt);
+  return rows.map((row) => toSummary(row.gardens, row.members.role));
+}
+
+export async function gardenById(db: Db, gardenId: string, personId: string): Promise<GardenSummary> {
+  const [row] = await db
+    .select()
+    .from(members)
+    .innerJoin(gardens, eq(gardens.id, members.gardenId))
+    .where(and(eq(gardens.id, gardenId), eq(members.personId, personId)));
+  if (!row) throw notFound('This garden');
+  return toSummary(row.gardens, row.members.role);
+}
+
+/** Idempotent: a garden that this person already made under the id is given back. */
+export async function addGarden(db: Db, garden: Omit<GardenRow, 'fixedNow'>, personId: string): Promise<GardenSummary> {
+  await db.transaction(async (tx) => {
+    const added = await tx.insert(gardens).values(garden).onConflictDoNothing().returning({ id: gardens.id });
+    if (added.length > 0) await tx.insert(members).values({ gardenId: garden.id, personId, role: 'owner' });
+  });
+  return gardenById(db, garden.id, personId);
+}
+
+export async function updateGarden(db: Db, gardenId: string, settings: GardenSettings): Promise<void> {
+  await db.update(gardens).set(settings).where(eq(gardens.id, gardenId));
+}
+
+/** The garden's own idea of now: its fixed clock, or the real one. */
+export async function gardenClock(db: Db, gardenId: string, now: () => Date): Promise<{ now: Date; timeZone: string }> {
+  const [row] = await db.select({ fixedNow: gardens.fixedNow, timeZone: gardens.timeZone }).from(gardens).where(eq(gardens.id, gardenId));
+  if (!row) throw notFound('This garden');
+  return { now: row.fixedNow ?? now(), timeZone: row.timeZone };
+}
+
+export async function membersOf(db: Db, gardenId: string): Promise<Member[]> {
+  const rows = await db.select({ name: people.name, email: people.email, role: members.role }).from(members).innerJoin(people, eq(people.id, members.personId)).where(eq(members.gardenId, gardenId)).orderBy(people.name);
+  return rows.map((row) => ({ ...row, role: row.role as Member['role'] }));
+}
+
+export async function addMember(db: Db, gardenId: string, personId: string, role: Member['role']): Promise<void> {
+  await db.insert(members).values({ gardenId, personId, role }).onConflictDoUpdate({ target: [members.gardenId, members.personId], set: { role } });
+}
+
+function toSummary(row: GardenRow, role: string): GardenSummary {
+  const { createdAt: _, fixedNow, ...settings } = row;
+  return { ...(settings as GardenSettings & { id: string }), role: role as GardenSummary['role'], fixedNow: fixedNow?.toISOString() ?? null };
+}

@@ -1,0 +1,61 @@
+import { endpoints } from '@field-nurse/contract';
+import type { Subject } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { invalidField } from '../api/apiError.js';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { personByEmail } from '../people/queries.js';
+import { latestChanges, recordsOf, undoChange, writeRecord } from './changeQueries.js';
+import { addGarden, addMember, gardenById, membersOf, updateGarden } from './gardenQueries.js';
+import { requireEntry } from '../library/requireEntry.js';
+
+/** Gardens, their people, places and plantings, and undo. */
+export function gardenRoutes(router: Router, deps: Deps): void {
+  const { db } = deps;
+
+  serve(router, deps, endpoints.createGarden, ({ body, access }) => {
+    requireEntry(deps.library.regions, body.settings.region, ['settings', 'region']);
+    return addGarden(db, { id: body.id, ...body.settings, createdAt: deps.now() }, access.person!.id);
+  });
+
+  serve(router, deps, endpoints.changeGarden, async ({ params, body, access }) => {
+    requireEntry(deps.library.regions, body.region, ['region']);
+    await updateGarden(db, params.garden, body);
+    return gardenById(db, params.garden, access.person!.id);
+  });
+
+  serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {
+    const of = <S extends Subject>(subject: S) => recordsOf(db, subject, garden);
+    const [summary, places, plantings, cases, decisions, applications, looks] = await Promise.all([
+      gardenById(db, garden, access.person!.id), of('places'), of('plantings'), of('cases'), of('decisions'), of('applications'), of('looks'),
+    ]);
+    return { garden: summary, places, plantings, cases, decisions, applications, looks };
+  });
+
+  serve(router, deps, endpoints.members, ({ params }) => membersOf(db, params.garden));
+
+  serve(router, deps, endpoints.addMember, async ({ params, body }) => {
+    const person = await personByEmail(db, body.email);
+    if (!person) throw invalidField(['email'], 'unknown', 'Nobody has an account with this address yet. They make one first.');
+    const others = await membersOf(db, params.garden);
+    if (others.some(({ email, role }) => email === person.email && role === 'owner')) throw invalidField(['email'], 'owner', 'This person owns the garden.');
+    await addMember(db, params.garden, person.id, body.role);
+    return membersOf(db, params.garden);
+  });
+
+  serve(router, deps, endpoints.writePlace, ({ params, body, access }) =>
+    writeRecord(db, 'places', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change }),
+  );
+
+  serve(router, deps, endpoints.writePlanting, ({ params, body, access }) => {
+    requireEntry(deps.library.hosts, body.value.host, ['value', 'host']);
+    return writeRecord(db, 'plantings', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+  });
+
+  serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
+
+  serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
+    const undone = await undoChange(db, body.undoes, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+    return undone as never;
+  });
+}

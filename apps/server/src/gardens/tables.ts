@@ -1,0 +1,96 @@
+import { sql } from 'drizzle-orm';
+import { bigserial, boolean, check, date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { people } from '../people/tables.js';
+
+export const gardens = pgTable(
+  'gardens',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    latitude: doublePrecision('latitude'),
+    longitude: doublePrecision('longitude'),
+    timeZone: text('time_zone').notNull(),
+    units: text('units').notNull(),
+    stance: text('stance').notNull(),
+    region: text('region').notNull(),
+    /** the clock of a demo garden stands still */
+    fixedNow: timestamp('fixed_now', { withTimezone: true }),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [
+    check('gardens_latitude', sql`${table.latitude} between -90 and 90`),
+    check('gardens_longitude', sql`${table.longitude} between -180 and 180`),
+    check('gardens_units', sql`${table.units} in ('metric', 'us')`),
+    check('gardens_stance', sql`${table.stance} in ('hands', 'organic', 'softest', 'protect')`),
+  ],
+);
+
+export const members = pgTable(
+  'members',
+  {
+    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
+    personId: uuid('person_id').notNull().references(() => people.id, { onDelete: 'cascade' }),
+    role: text('role').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.personId] }), index('members_person').on(table.personId), check('members_role', sql`${table.role} in ('owner', 'member', 'viewer')`)],
+);
+
+export const places = pgTable(
+  'places',
+  {
+    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    name: text('name').notNull(),
+    kind: text('kind').notNull(),
+    setting: text('setting').notNull(),
+    areaM2: doublePrecision('area_m2'),
+    note: text('note').notNull(),
+    endedOn: date('ended_on'),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.id] }), check('places_area', sql`${table.areaM2} > 0`)],
+);
+
+export const plantings = pgTable(
+  'plantings',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    placeId: uuid('place_id').notNull(),
+    host: text('host').notNull(),
+    cultivar: text('cultivar').notNull(),
+    plants: integer('plants').notNull(),
+    plantedOn: date('planted_on').notNull(),
+    setting: text('setting').notNull(),
+    inFlower: boolean('in_flower').notNull(),
+    eaten: boolean('eaten').notNull(),
+    nextHarvestOn: date('next_harvest_on'),
+    note: text('note').notNull(),
+    endedOn: date('ended_on'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({ name: 'plantings_place', columns: [table.gardenId, table.placeId], foreignColumns: [places.gardenId, places.id] }),
+    check('plantings_plants', sql`${table.plants} >= 1`),
+    check('plantings_ended', sql`${table.endedOn} >= ${table.plantedOn}`),
+  ],
+);
+
+/** Every write, with the record before and after it: what makes writes idempotent and undo possible. */
+export const changes = pgTable(
+  'changes',
+  {
+    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    subject: text('subject').notNull(),
+    recordId: uuid('record_id').notNull(),
+    before: jsonb('before'),
+    after: jsonb('after'),
+    undoes: uuid('undoes'),
+    personId: uuid('person_id').notNull().references(() => people.id),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.id] }), index('changes_order').on(table.gardenId, table.sequence)],
+);

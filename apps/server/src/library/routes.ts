@@ -1,0 +1,25 @@
+import { endpoints } from '@field-nurse/contract';
+import { searchByName } from '@field-nurse/library';
+import type Router from '@koa/router';
+import { notFound } from '../api/apiError.js';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+
+/** Reading the reference library. */
+export function libraryRoutes(router: Router, deps: Deps): void {
+  const { library } = deps;
+  serve(router, deps, endpoints.libraryIndex, ({ ctx }) => {
+    // The library changes with a release only; a page asks again and is told so in a few bytes.
+    ctx.set('Cache-Control', 'no-cache');
+    ctx.etag = library.version;
+    ctx.status = 200;
+    if (ctx.fresh) ctx.status = 304;
+    return library;
+  });
+  serve(router, deps, endpoints.libraryList, ({ params, query }) => searchByName<{ id: string; name: string }>(library[params.list], query.q ?? ''));
+  serve(router, deps, endpoints.libraryEntry, ({ params }) => {
+    const entry = library[params.list].find(({ id }) => id === params.id);
+    if (!entry) throw notFound('This entry');
+    return entry;
+  });
+}

@@ -1,0 +1,22 @@
+import { endpoints } from '@field-nurse/contract';
+import { waitsAfter } from '@field-nurse/core/timing';
+import type Router from '@koa/router';
+import { invalidField } from '../api/apiError.js';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { recordsOf, writeRecord } from '../gardens/changeQueries.js';
+import { gardenClock } from '../gardens/gardenQueries.js';
+import { requireEntry } from '../library/requireEntry.js';
+
+/** The log: applications, with the times that must be waited for. */
+export function logRoutes(router: Router, deps: Deps): void {
+  serve(router, deps, endpoints.writeApplication, async ({ params: { garden, record }, body: { change, version, value }, access }) => {
+    const card = requireEntry(deps.library.interventions, value.option, ['value', 'option']);
+    const clock = await gardenClock(deps.db, garden, deps.now);
+    if (new Date(value.appliedAt) > clock.now) throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
+    const planting = (await recordsOf(deps.db, 'plantings', garden)).find(({ id }) => id === value.plantingId);
+    const waits = waitsAfter(new Date(value.appliedAt).toISOString(), clock.timeZone, card, planting?.eaten ?? false);
+    const stored = { ...value, ...waits, appliedAt: new Date(value.appliedAt).toISOString() };
+    return writeRecord(deps.db, 'applications', record, version, stored, { gardenId: garden, personId: access.person!.id, at: deps.now(), change });
+  });
+}

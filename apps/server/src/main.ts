@@ -1,0 +1,35 @@
+import { library as librarySchema } from '@field-nurse/library';
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { pino } from 'pino';
+import { createApp } from './app.js';
+import { isLoopback, readConfig } from './config.js';
+import { openDb, openPool } from './db/client.js';
+import { migrateDatabase } from './db/migrate.js';
+
+const config = readConfig(process.env);
+const log = pino({ level: config.LOG_LEVEL });
+await migrateDatabase(config.DATABASE_URL, config.MIGRATIONS_FOLDER);
+const pool = openPool(config.DATABASE_URL);
+const app = createApp({
+  db: openDb(pool),
+  pool,
+  library: librarySchema.parse(JSON.parse(readFileSync(config.LIBRARY_FILE, 'utf8'))),
+  now: () => new Date(),
+  log,
+  secret: config.SESSION_SECRET,
+  webFolder: config.WEB_FOLDER,
+  secureCookies: config.SECURE_COOKIES === 'true',
+  openCalc: config.OPEN_CALC === undefined ? isLoopback(config.HOST) : config.OPEN_CALC === 'true',
+  signInTries: 10,
+});
+const server = createServer(app.callback());
+server.listen(config.PORT, config.HOST, () => log.info(`listening on http://${config.HOST}:${config.PORT}`));
+
+const graceMs = 3000;
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  process.once(signal, () => {
+    server.close(() => void pool.end());
+    setTimeout(() => server.closeAllConnections(), graceMs).unref();
+  });
+}

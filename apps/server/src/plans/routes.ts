@@ -1,0 +1,14 @@
+import { endpoints } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { writeRecord } from '../gardens/changeQueries.js';
+import { requireEntry } from '../library/requireEntry.js';
+
+/** Decisions: the option chosen for a case, or watching it. */
+export function planRoutes(router: Router, deps: Deps): void {
+  serve(router, deps, endpoints.writeDecision, ({ params, body, access }) => {
+    requireEntry(deps.library.interventions, body.value.option, ['value', 'option']);
+    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+  });
+}

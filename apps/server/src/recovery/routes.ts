@@ -1,0 +1,12 @@
+import { endpoints } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { writeRecord } from '../gardens/changeQueries.js';
+
+/** Recovery looks. */
+export function recoveryRoutes(router: Router, deps: Deps): void {
+  serve(router, deps, endpoints.writeLook, ({ params, body, access }) =>
+    writeRecord(deps.db, 'looks', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change }),
+  );
+}

@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { day, entry, hiding, onset, pattern, percent, setting, stance } from './words.js';
+
+const name = z.string().trim().min(1).max(120);
+const alert = z.object({ code: z.string(), text: z.string() });
+const unitNames = [
+  'ml', 'l', 'tsp-us', 'tbsp-us', 'floz-us', 'cup-us', 'pt-us', 'qt-us', 'gal-us', 'tsp-metric', 'tbsp-metric', 'cup-metric', 'floz-imp', 'pt-imp', 'gal-imp',
+  'g', 'kg', 'oz', 'lb', 'percent', 'percent-wv', 'parts', 'ppm', 'm2', 'ft2', 'ha', 'acre', 'm', 'ft',
+] as const;
+const unit = z.enum(unitNames);
+const quantity = z.strictObject({ amount: z.number().positive().max(1e9), unit });
+
+export const differentialRequest = z.strictObject({
+  host: name.describe('id of a host or any of its names'),
+  text: z.string().max(20_000).optional(),
+  findings: z
+    .array(z.strictObject({ sign: entry, state: z.enum(['seen', 'absent']), part: z.string().max(40).optional() }))
+    .max(200)
+    .optional(),
+  setting: setting.optional(),
+  month: z.int().min(1).max(12).optional(),
+  hemisphere: z.enum(['north', 'south']).optional(),
+  onset: onset.optional(),
+  pattern: pattern.optional(),
+  region: name.optional(),
+});
+
+const evidence = z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), decibans: z.number() });
+
+export const differentialAnswer = z.object({
+  host: z.object({ id: z.string(), name: z.string() }),
+  read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string() })),
+  unread: z.array(z.string()),
+  ranked: z.array(
+    z.object({
+      condition: z.string(),
+      name: z.string(),
+      scientificName: z.string().nullable(),
+      kind: z.string(),
+      role: z.string(),
+      probability: z.number(),
+      for: z.array(evidence),
+      against: z.array(evidence),
+      circumstances: z.array(z.object({ code: z.string(), decibans: z.number() })),
+    }),
+  ),
+  together: z.array(z.object({ conditions: z.array(z.string()), probability: z.number() })),
+  otherProbability: z.number(),
+  nextLooks: z.array(z.object({ check: z.string(), reveals: z.array(z.string()), minutes: z.number(), bits: z.number() })),
+  settled: z.boolean(),
+  alerts: z.array(alert),
+});
+
+export const optionsRequest = z.strictObject({
+  host: name,
+  conditions: z.array(name).min(1).max(5),
+  stage: entry.optional(),
+  setting,
+  inFlower: z.boolean().optional(),
+  edible: z.boolean().optional(),
+  daysToHarvest: z.number().min(0).max(1000).optional(),
+  daysToFrost: z.number().min(0).max(400).optional(),
+  temperatureC: z.number().min(-40).max(60).optional(),
+  forecast: z
+    .strictObject({ rainInHours: z.number().min(0).max(240).optional(), windKmh: z.number().min(0).max(200).optional(), maxC: z.number().min(-40).max(60).optional() })
+    .optional(),
+  helpersSeen: z.boolean().optional(),
+  hidden: hiding.optional(),
+  recent: z.array(z.strictObject({ ingredient: name, daysAgo: z.number().min(0).max(400) })).max(100).optional(),
+  stance,
+  region: name.optional(),
+});
+
+const dispute = z.object({
+  id: z.string(),
+  question: z.string(),
+  schools: z.array(z.object({ view: z.string(), reason: z.string() })),
+  default: z.string(),
+  why: z.string(),
+});
+
+export const optionsAnswer = z.object({
+  options: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      rung: z.string(),
+      verdict: z.enum(['fits', 'care', 'ruled-out']),
+      reasons: z.array(z.object({ code: z.string(), weight: z.enum(['ruled-out', 'care', 'for']), text: z.string() })),
+      covers: z.array(z.string()),
+      notes: z.array(z.string()),
+      evidence: z.enum(['strong', 'moderate', 'weak', 'folk']),
+      expected: z.object({ efficacy: z.tuple([z.number(), z.number()]), minutes: z.number(), cost: z.number() }),
+      loss: z.number(),
+    }),
+  ),
+  plan: z.array(z.object({ use: z.string(), name: z.string(), step: z.string(), covers: z.array(z.string()) })),
+  disputes: z.array(dispute),
+  alerts: z.array(alert),
+});
+
+export const mixRequest = z.strictObject({
+  rate: z.strictObject({ ...quantity.shape, per: quantity.optional() }),
+  make: quantity.optional(),
+  treat: z
+    .strictObject({
+      plants: z.number().positive().max(1_000_000).optional(),
+      area: quantity.optional(),
+      coverage: z.strictObject({ ...quantity.shape, per: z.enum(['plant', ...unitNames]) }).optional(),
+    })
+    .optional(),
+  sprayer: quantity.optional(),
+  spoons: z.enum(['us', 'metric']).optional(),
+  labelMax: quantity.optional(),
+});
+
+const shownQuantity = z.object({ amount: z.number(), unit });
+const spoonMeasure = z.object({ text: z.string(), errorPercent: z.number() }).nullable();
+
+export const mixAnswer = z.object({
+  product: shownQuantity,
+  water: shownQuantity,
+  fills: z.array(z.object({ water: shownQuantity, product: shownQuantity, inSpoons: spoonMeasure })),
+  inSpoons: spoonMeasure,
+  steps: z.array(alert),
+  alerts: z.array(alert),
+});
+
+export const progressRequest = z.strictObject({
+  points: z
+    .array(z.strictObject({ date: day, severity: percent }))
+    .min(1)
+    .max(1000)
+    .refine((points) => points.every((point, i) => i === 0 || point.date > points[i - 1]!.date), { error: 'dates must ascend, each day once' }),
+  model: z.enum(['logistic', 'gompertz']).optional(),
+});
+
+export const progressAnswer = z.object({
+  audpc: z.number(),
+  audps: z.number().nullable(),
+  relative: z.number().nullable(),
+  fit: z.object({ model: z.enum(['logistic', 'gompertz']), rate: z.number(), initial: z.number(), rSquared: z.number() }).nullable(),
+});
+
+export type DifferentialRequest = z.infer<typeof differentialRequest>;
+export type DifferentialAnswer = z.infer<typeof differentialAnswer>;
+export type OptionsRequest = z.infer<typeof optionsRequest>;
+export type OptionsAnswer = z.infer<typeof optionsAnswer>;
+export type MixRequest = z.infer<typeof mixRequest>;
+export type MixAnswer = z.infer<typeof mixAnswer>;
+export type ProgressRequest = z.infer<typeof progressRequest>;
+export type ProgressAnswer = z.infer<typeof progressAnswer>;

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { day, entry, hiding, id, instant, longText, onset, pattern, percent, placeKind, setting, shortText, stance, timeZone, unitSystem, verdict } from './words.js';
+
+/** What a gardener says about a garden. */
+export const gardenSettings = z.strictObject({
+  name: shortText,
+  latitude: z.number().min(-90).max(90).nullable(),
+  longitude: z.number().min(-180).max(180).nullable(),
+  timeZone,
+  units: unitSystem,
+  stance,
+  region: entry,
+});
+
+export const place = z.strictObject({
+  name: shortText,
+  kind: placeKind,
+  setting,
+  areaM2: z.number().positive().max(1_000_000).nullable(),
+  note: longText,
+  endedOn: day.nullable(),
+});
+
+export const planting = z.strictObject({
+  placeId: id,
+  host: entry,
+  cultivar: z.string().trim().max(120),
+  plants: z.int().min(1).max(100_000),
+  plantedOn: day,
+  setting,
+  inFlower: z.boolean(),
+  eaten: z.boolean(),
+  nextHarvestOn: day.nullable(),
+  note: longText,
+  endedOn: day.nullable(),
+});
+
+export const caseFinding = z.strictObject({
+  sign: entry,
+  state: z.enum(['seen', 'absent']),
+  source: z.enum(['text', 'tap', 'look']),
+  phrase: z.string().max(300).nullable(),
+  on: day,
+});
+
+/** A working diagnosis with its day, so that a wrong one can be traced. */
+export const diagnosis = z.strictObject({ on: day, conditions: z.array(entry).min(1).max(3), why: longText });
+
+export const caseRecord = z.strictObject({
+  plantingId: id,
+  openedOn: day,
+  words: z.string().max(10_000),
+  findings: z.array(caseFinding).max(200),
+  onset: onset.nullable(),
+  pattern: pattern.nullable(),
+  stage: entry.nullable(),
+  hidden: hiding.nullable(),
+  helpersSeen: z.boolean(),
+  diagnoses: z.array(diagnosis).max(50),
+  closedOn: day.nullable(),
+  outcome: z.enum(['recovered', 'left-alone', 'removed', 'lost', 'other']).nullable(),
+  note: longText,
+});
+
+/** The option that was chosen for a case, or watching it. */
+export const decision = z.strictObject({
+  caseId: id,
+  option: entry,
+  verdict: verdict.exclude(['ruled-out']),
+  decidedOn: day,
+  lookAgainOn: day,
+  note: longText,
+});
+
+export const application = z.strictObject({
+  caseId: id.nullable(),
+  plantingId: id,
+  option: entry,
+  appliedAt: instant,
+  plants: z.int().min(1).max(100_000),
+  productAmount: z.number().min(0).max(1_000_000).nullable(),
+  productUnit: z.string().max(20).nullable(),
+  waterL: z.number().min(0).max(100_000).nullable(),
+  coveredPart: z.string().trim().max(200),
+  appliedBy: shortText,
+  temperatureC: z.number().min(-40).max(60).nullable(),
+  windKmh: z.number().min(0).max(200).nullable(),
+  sky: z.string().trim().max(120),
+  why: longText,
+});
+
+/** What the server works out from an application and its card. */
+export const applicationWaits = z.strictObject({ reEntryAt: instant, harvestSafeOn: day.nullable(), repeatFrom: day.nullable() });
+
+export const recoveryLook = z.strictObject({
+  caseId: id,
+  plantingId: id,
+  lookedOn: day,
+  severity: percent,
+  count: z.int().min(0).max(1_000_000).nullable(),
+  newGrowth: z.enum(['clean', 'marked', 'none', 'unknown']),
+  nextLookOn: day.nullable(),
+  note: longText,
+});
+
+/** A stored record: its id, its version (1 at first, one more with each change), and what was written. */
+const stored = <T extends z.ZodRawShape>(schema: z.ZodObject<T>) => z.strictObject({ id, version: z.int().min(1), ...schema.shape });
+
+export const storedRecords = {
+  places: stored(place),
+  plantings: stored(planting),
+  cases: stored(caseRecord),
+  decisions: stored(decision),
+  applications: stored(z.strictObject({ ...application.shape, ...applicationWaits.shape })),
+  looks: stored(recoveryLook),
+} as const;
+
+/** What is written for each subject. */
+export const writtenRecords = { places: place, plantings: planting, cases: caseRecord, decisions: decision, applications: application, looks: recoveryLook } as const;
+
+export const subject = z.enum(['places', 'plantings', 'cases', 'decisions', 'applications', 'looks']);
+export type Subject = z.infer<typeof subject>;
+
+export type GardenSettings = z.infer<typeof gardenSettings>;
+export type Place = z.infer<typeof storedRecords.places>;
+export type Planting = z.infer<typeof storedRecords.plantings>;
+export type Case = z.infer<typeof storedRecords.cases>;
+export type CaseFinding = z.infer<typeof caseFinding>;
+export type Decision = z.infer<typeof storedRecords.decisions>;
+export type Application = z.infer<typeof storedRecords.applications>;
+export type Look = z.infer<typeof storedRecords.looks>;
+export type Stored<S extends Subject> = z.infer<(typeof storedRecords)[S]>;
+export type Written<S extends Subject> = z.infer<(typeof writtenRecords)[S]>;

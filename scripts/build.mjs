@@ -1,0 +1,3 @@
+import { buildAll } from './lib/buildAll.mjs';
+
+await buildAll();

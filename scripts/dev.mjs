@@ -1,0 +1,23 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { bin, root } from './lib/run.mjs';
+import { dataFolder, installPackages, requireNode } from './lib/setUp.mjs';
+
+requireNode();
+installPackages();
+const { buildAll, builtFiles } = await import('./lib/buildAll.mjs');
+const { startCluster } = await import('./lib/postgres.mjs');
+const { loadDemo, sessionSecret } = await import('./lib/server.mjs');
+
+await buildAll();
+const cluster = await startCluster(join(dataFolder, 'postgres'));
+loadDemo(cluster.url);
+const env = { ...process.env, ...builtFiles, DATABASE_URL: cluster.url, SESSION_SECRET: sessionSecret(dataFolder) };
+const server = spawn(bin('tsx'), ['watch', 'apps/server/src/main.ts'], { cwd: root, stdio: 'inherit', env });
+const pages = spawn(bin('ng'), ['serve', '--proxy-config', 'proxy.json'], { cwd: join(root, 'apps/web'), stdio: 'inherit', env });
+process.on('SIGINT', () => {
+  server.kill();
+  pages.kill();
+  cluster.stop();
+  process.exit(0);
+});

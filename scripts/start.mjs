@@ -1,0 +1,41 @@
+import { join } from 'node:path';
+import { giveUp } from './lib/run.mjs';
+import { dataFolder, installPackages, requireNode } from './lib/setUp.mjs';
+
+requireNode();
+installPackages();
+
+// These need the packages that were just installed.
+const { buildAll } = await import('./lib/buildAll.mjs');
+const { startCluster } = await import('./lib/postgres.mjs');
+const { loadDemo, sessionSecret, startServer } = await import('./lib/server.mjs');
+
+const withDemo = !process.argv.includes('--empty');
+const port = Number(process.env.PORT ?? 4310);
+if (!Number.isInteger(port) || port < 1 || port > 65535) giveUp(`PORT is a number from 1 to 65535, and not ${process.env.PORT}.`);
+
+await buildAll();
+const cluster = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: () => {} } : await startCluster(join(dataFolder, 'postgres'));
+let stopping = false;
+let server;
+const stop = async (code) => {
+  if (stopping) return;
+  stopping = true;
+  server?.child.kill('SIGTERM');
+  await server?.ended;
+  cluster.stop();
+  process.exit(code);
+};
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+
+try {
+  if (withDemo) loadDemo(cluster.url);
+  server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder) });
+  console.log(`\nField Nurse is at ${server.url}`);
+  if (withDemo) console.log('Demo garden: sign in as  wren@osier-reach.example  with  willow-and-water');
+  console.log('Ctrl-C stops it; your data stays in .data/\n');
+  void server.ended.then(() => stop(stopping ? 0 : 1));
+} catch (error) {
+  console.error(error.message);
+  await stop(1);
+}
