@@ -21,6 +21,6 @@ export function pages(folder: string): Middleware {
     }
     ctx.type = 'html';
     ctx.set('Cache-Control', 'no-store');
-    ctx.body = index.replaceAll('{{nonce}}', String(ctx.state['nonce']));
+    ctx.body = index.replaceAll('%NONCE%', String(ctx.state['nonce']));
   };
 }

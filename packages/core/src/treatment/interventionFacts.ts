@@ -1,6 +1,8 @@
 export type Stance = 'hands' | 'organic' | 'softest' | 'protect';
 export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biological' | 'soft' | 'synthetic' | 'removal';
-export type StageKind = 'egg' | 'larva' | 'nymph' | 'pupa' | 'adult' | 'spore' | 'lesion' | 'any';
+/** Kinds of life stage that a treatment may act on; `any` where stages make no difference. */
+export const stageKinds = ['egg', 'larva', 'nymph', 'pupa', 'adult', 'spore', 'lesion', 'any'] as const;
+export type StageKind = (typeof stageKinds)[number];
 export type Hiding = 'rolled-leaf' | 'mine' | 'stem' | 'root' | 'case' | 'wax';
 export type Harm = 'none' | 'slight' | 'serious';
 

@@ -70,13 +70,13 @@ const setting: Rule = ({ intervention }, situation) => (intervention.settings.in
 const stage: Rule = ({ treatments }, situation) => {
   if (treatments.some(({ stages }) => stages.includes('any'))) return undefined;
   const works = [...new Set(treatments.flatMap(({ stages }) => stages))].join(' and ');
-  const kinds = stageKinds(situation);
+  const kinds = kindsNow(situation);
   if (!kinds) return treatments.every(({ stages }) => stages.length === 1) ? care('stage-unknown', { works }) : undefined;
   return treatments.some(({ stages }) => stages.some((one) => kinds.has(one))) ? undefined : ruledOut('stage', { works, now: [...kinds].join(' and ') });
 };
 
 /** Stage kinds that the situation's stage stands for: a kind itself or a stage of one of the conditions; `undefined` when not known. */
-function stageKinds({ stage: name, conditions }: Situation): Set<StageKind> | undefined {
+function kindsNow({ stage: name, conditions }: Situation): Set<StageKind> | undefined {
   if (!name || name === 'any') return undefined;
   const own = conditions.flatMap(({ stages }) => stages.filter(({ id, kind }) => id === name || kind === name).map(({ kind }) => kind));
   return own.length > 0 ? new Set(own) : new Set([name as StageKind]);

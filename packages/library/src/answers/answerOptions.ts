@@ -1,14 +1,13 @@
 import type { OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
-import { optionsFor } from '@field-nurse/core/treatment';
+import { optionsFor, stageKinds } from '@field-nurse/core/treatment';
 import type { Library } from '../entries.js';
-import { stageKind } from '../vocabulary.js';
 import { resolve, UnknownName } from './resolve.js';
 
 /** Judge the options for a planting from the library. @throws UnknownName for a name that it does not hold */
 export function answerOptions(library: Library, request: OptionsRequest): OptionsAnswer {
   const host = resolve(library.hosts, request.host, ['host']);
   const conditions = request.conditions.map((name, i) => resolve(library.conditions, name, ['conditions', i]));
-  const stages = new Set<string>([...stageKind.options, ...conditions.flatMap(({ stages }) => stages.map(({ id }) => id))]);
+  const stages = new Set<string>([...stageKinds, ...conditions.flatMap(({ stages }) => stages.map(({ id }) => id))]);
   if (request.stage !== undefined && !stages.has(request.stage)) throw new UnknownName(['stage'], request.stage);
   return optionsFor(library.interventions, {
     host,

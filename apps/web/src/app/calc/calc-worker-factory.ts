@@ -1,0 +1,2 @@
+/** Alone in its file: tests run as CommonJS, which has no import.meta. */
+export const createCalcWorker = (): Worker => new Worker(new URL('./calc.worker', import.meta.url), { type: 'module' });

@@ -1,0 +1,35 @@
+import { inject, Injectable } from '@angular/core';
+import type { DifferentialAnswer, DifferentialRequest, MixRequest, OptionsAnswer, OptionsRequest, ProgressAnswer, ProgressRequest } from '@field-nurse/contract';
+import type { MixAnswer } from '@field-nurse/core/dose';
+import type { Remote } from 'comlink';
+import { wrap } from 'comlink';
+import { Library } from '../library/library';
+import type { CalcWorker } from './calc.worker';
+import { createCalcWorker } from './calc-worker-factory';
+
+/** The one way from the pages to the computation, which runs in a worker so that typing never waits. */
+@Injectable({ providedIn: 'root' })
+export class Calc {
+  readonly #library = inject(Library);
+  #ready: Promise<Remote<CalcWorker>> | undefined;
+
+  differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
+  options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
+  mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);
+  progress = async (request: ProgressRequest): Promise<ProgressAnswer> => (await this.#worker()).progress(request) as Promise<ProgressAnswer>;
+
+  #worker(): Promise<Remote<CalcWorker>> {
+    this.#ready ??= this.#start().catch((error: unknown) => {
+      this.#ready = undefined;
+      throw error;
+    });
+    return this.#ready;
+  }
+
+  async #start(): Promise<Remote<CalcWorker>> {
+    const index = await this.#library.load();
+    const worker = wrap<CalcWorker>(createCalcWorker());
+    await worker.learn(index);
+    return worker;
+  }
+}

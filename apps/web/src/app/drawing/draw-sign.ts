@@ -1,0 +1,45 @@
+import { seededRandom } from '@field-nurse/core/statistics';
+import { creatures } from './creatures';
+import type { LeafShape } from './leaf';
+import { blades, drawBlades } from './leaf';
+import { leafMarks } from './leaf-marks';
+import { partMarks } from './parts';
+import { plantMarks } from './plant';
+import type { Shape } from './shape';
+
+export interface DrawingRequest {
+  readonly organ: string;
+  readonly mark: string;
+  readonly leaf?: LeafShape;
+  /** 0 just beginning to 1 as bad as it gets */
+  readonly severity?: number;
+}
+
+// Yellowing hides veins that the mark itself draws again; underside marks want them quiet.
+const ownVeins = new Set(['between-veins', 'fine-between-veins']);
+
+/** All marks that can be drawn. */
+export const markNames = [leafMarks, plantMarks, partMarks, creatures].flatMap((marks) => Object.keys(marks));
+
+/** A clean leaf of a shape. */
+export const drawLeaf = (leaf: LeafShape): Shape[] => drawBlades(leaf, blades(leaf));
+
+/**
+ * Draw a sign: a leaf shape with a mark at a severity, or the part or animal that the mark names. The same request always gives the same
+ * drawing.
+ */
+export function drawSign({ organ, mark, leaf = 'ovate', severity = 0.5 }: DrawingRequest): Shape[] {
+  const random = seededRandom(hash(mark + leaf));
+  const own = blades(leaf);
+  const onLeaf = organ === 'leaf' ? leafMarks[mark] : undefined;
+  if (onLeaf) return [...drawBlades(leaf, own, 'leaf', !ownVeins.has(mark)), ...onLeaf({ random, severity, blades: own })];
+  const draw = plantMarks[mark] ?? partMarks[mark];
+  if (draw) return draw(severity, random);
+  return creatures[mark]?.(random) ?? drawLeaf(leaf);
+}
+
+function hash(text: string): number {
+  let value = 0;
+  for (const letter of text) value = (Math.imul(value, 31) + letter.codePointAt(0)!) | 0;
+  return value;
+}

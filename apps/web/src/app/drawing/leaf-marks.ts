@@ -1,0 +1,187 @@
+import { blob, closedPath, ellipse, openPath, polar } from './geometry';
+import { alongMargin, scatter } from './placing';
+import type { Canvas } from './placing';
+import type { Point, Shape, Tone } from './shape';
+import { inked, stroke, wash } from './shape';
+
+/** Draws a mark onto a leaf. */
+type Mark = (canvas: Canvas) => Shape[];
+
+const amount = (severity: number, least: number, most: number) => Math.round(least + (most - least) * severity);
+
+interface DotStyle {
+  readonly fill: Tone;
+  readonly least: number;
+  readonly most: number;
+  readonly size: readonly [number, number];
+  readonly apart?: number;
+  readonly halo?: Tone;
+  readonly centre?: Tone;
+  readonly line?: number;
+}
+
+/** Round dots, with a halo or a pale centre where asked. */
+const dots =
+  ({ fill, least, most, size, apart = 2, halo, centre, line = 0 }: DotStyle): Mark =>
+  (canvas) =>
+    scatter(canvas, amount(canvas.severity, least, most), apart, size[1]).flatMap((at) => {
+      const radius = size[0] + (size[1] - size[0]) * canvas.random();
+      return [
+        ...(halo ? [wash(ellipse(at, radius * 1.7, radius * 1.7), halo, 0.85)] : []),
+        { ...wash(ellipse(at, radius, radius), fill), line },
+        ...(centre ? [wash(ellipse(at, radius * 0.45, radius * 0.45), centre)] : []),
+      ];
+    });
+
+interface PatchStyle {
+  readonly fill: Tone;
+  readonly least: number;
+  readonly most: number;
+  readonly size: readonly [number, number];
+  readonly opacity?: number;
+  readonly line?: number;
+  readonly roughness?: number;
+  readonly halo?: Tone;
+}
+
+/** Uneven patches that grow with severity. */
+const patches =
+  ({ fill, least, most, size, opacity = 0.95, line = 0, roughness = 0.3, halo }: PatchStyle): Mark =>
+  (canvas) =>
+    scatter(canvas, amount(canvas.severity, least, most), size[0] * 1.6, size[0] * 0.8).flatMap((at) => {
+      const radius = size[0] + (size[1] - size[0]) * canvas.severity * (0.5 + 0.5 * canvas.random());
+      return [...(halo ? [wash(blob(at, radius * 1.35, canvas.random, roughness), halo, 0.8)] : []), { ...wash(blob(at, radius, canvas.random, roughness), fill, opacity), line }];
+    });
+
+/** A line that wanders over the leaf and widens. */
+const wander =
+  (fill: Tone, width: number): Mark =>
+  (canvas) =>
+    scatter(canvas, amount(canvas.severity, 1, 3), 18, 8).flatMap((start) => {
+      let [x, y] = start;
+      let heading = canvas.random() * 6.3;
+      const spine: Point[] = [start];
+      for (let i = 0; i < 16; i++) {
+        heading += (canvas.random() - 0.5) * 1.7;
+        const next = polar([x, y], 3.4, heading);
+        if (!scatterHolds(canvas, next)) heading += Math.PI * 0.7;
+        [x, y] = polar([x, y], 3.4, heading);
+        if (scatterHolds(canvas, [x, y])) spine.push([x, y]);
+      }
+      return [...spine.map((at, i) => wash(ellipse(at, (width * (i + 5)) / 20, (width * (i + 5)) / 20), fill)), stroke(openPath(spine), 0.6, 0.8)];
+    });
+
+const scatterHolds = ({ blades }: Canvas, [x, y]: Point) => blades.some(({ outline }) => outline.some(([ox]) => ox > x) && insideSome(outline, x, y));
+
+function insideSome(outline: readonly Point[], x: number, y: number): boolean {
+  const ys = outline.map((point) => point[1]);
+  if (y < Math.min(...ys) + 4 || y > Math.max(...ys) - 4) return false;
+  const near = outline.filter((point) => Math.abs(point[1] - y) < 4).map((point) => point[0]);
+  return near.length > 1 && x > Math.min(...near) + 3 && x < Math.max(...near) - 3;
+}
+
+/** Bites from the margin: paper-coloured, with an ink edge. */
+const bites =
+  (least: number, most: number, size: number): Mark =>
+  (canvas) =>
+    alongMargin(canvas, amount(canvas.severity, least, most)).map((at) => inked(ellipse(at, size * (0.7 + 0.6 * canvas.random()), size * (0.7 + 0.6 * canvas.random())), 'paper', 0.9));
+
+/** The whole blade in another tone, with veins left green where asked. */
+const tint =
+  (fill: Tone, { veins = 0, opacity = 0.9 }: { veins?: number; opacity?: number } = {}): Mark =>
+  ({ blades, severity }) =>
+    blades.flatMap(({ outline, midrib, sideVeins }) => [
+      { ...wash(closedPath(outline), fill, opacity * (0.45 + 0.55 * severity)), line: 0 },
+      ...(veins > 0 ? [midrib, ...sideVeins].map((vein) => ({ d: openPath(vein), fill: 'leaf-deep' as const, line: -veins })) : []),
+    ]);
+
+/** A rim of brown inside the margin. */
+const rim =
+  (fill: Tone): Mark =>
+  (canvas) =>
+    alongMargin(canvas, amount(canvas.severity, 14, 46)).map((at) => wash(blob(at, 3.2 + 2.5 * canvas.severity, canvas.random), fill, 0.9));
+
+const both =
+  (...marks: readonly Mark[]): Mark =>
+  (canvas) =>
+    marks.flatMap((mark) => mark(canvas));
+
+/** A tuft of short hairs. */
+const tufts =
+  (fill: Tone, least: number, most: number, size: number): Mark =>
+  (canvas) =>
+    scatter(canvas, amount(canvas.severity, least, most), size * 1.4, size * 0.6).flatMap((at) => [
+      wash(blob(at, size, canvas.random, 0.25), fill, 0.95),
+      ...Array.from({ length: 9 }, (_, i) => {
+        const angle = (i / 9) * 6.28 + canvas.random();
+        return stroke(openPath([polar(at, size * 0.4, angle), polar(at, size * 0.95, angle + 0.2), polar(at, size * 1.35, angle + 0.35)]), 0.45, 0.6);
+      }),
+    ]);
+
+const along = (fill: Tone, width: number): Mark => (canvas) => {
+  const ribs = canvas.blades.flatMap(({ midrib, sideVeins }) => [midrib, ...sideVeins]);
+  return scatter(canvas, amount(canvas.severity, 3, 8), 9, 3).map((at, i) => {
+    const rib = ribs[i % ribs.length]!;
+    const lean = Math.atan2(rib[2]![1] - rib[0]![1], rib[2]![0] - rib[0]![0]);
+    return { ...wash(ellipse(at, 9, width, lean), fill), line: 0.6 };
+  });
+};
+
+const eggs: Mark = ({ random }) =>
+  Array.from({ length: 13 }, (_, i) => {
+    const at: Point = [44 + (i % 4) * 4.6 + random(), 44 + Math.floor(i / 4) * 6.2 + random()];
+    return inked(ellipse(at, 1.9, 3), 'yellow', 0.7);
+  });
+
+const trail: Mark = ({ random }) => {
+  const path = openPath([[16, 70], [32, 58 + 6 * random()], [46, 62], [58, 44], [74, 42 + 6 * random()], [86, 26]]);
+  return [{ d: path, fill: 'silver', line: -4.4 }, { d: path, fill: 'white', line: -1.6 }];
+};
+
+/** Every mark of a leaf, by the name that the library uses. */
+export const leafMarks: Readonly<Record<string, Mark>> = {
+  stippling: dots({ fill: 'cream', least: 60, most: 190, size: [0.45, 0.85], apart: 2.2 }),
+  silvering: both(patches({ fill: 'silver', least: 3, most: 7, size: [5, 10], opacity: 0.9, roughness: 0.45, line: 0.3 }), dots({ fill: 'dark', least: 8, most: 20, size: [0.4, 0.6] })),
+  'black-dots': dots({ fill: 'dark', least: 20, most: 60, size: [0.5, 0.9], apart: 3 }),
+  webbing: (canvas) => [
+    ...dots({ fill: 'cream', least: 40, most: 90, size: [0.4, 0.7] })(canvas),
+    ...Array.from({ length: 16 }, () => {
+      const [a, b] = scatter(canvas, 2, 24, 1);
+      return a && b ? stroke(openPath([a, [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2 + 3], b]), 0.4, 0.75) : stroke('M0 0', 0);
+    }),
+  ],
+  powder: patches({ fill: 'white', least: 5, most: 11, size: [5, 10], opacity: 0.88, roughness: 0.35, line: 0.25 }),
+  down: both(patches({ fill: 'yellow', least: 4, most: 8, size: [6, 8], opacity: 0.6 }), tufts('violet', 4, 8, 4.6)),
+  'angular-patches': (canvas) =>
+    scatter(canvas, amount(canvas.severity, 5, 12), 10, 5).map(([x, y]) => inked(`M${x - 5} ${y - 3}L${x + 3} ${y - 5}L${x + 5} ${y + 3}L${x - 3} ${y + 5}Z`, 'yellow', 0.35)),
+  pustules: both(dots({ fill: 'orange', least: 16, most: 52, size: [1, 1.9], apart: 4.6, halo: 'yellow', line: 0.5 })),
+  'fringed-spots': both(patches({ fill: 'yellow', least: 3, most: 4, size: [8, 12], opacity: 0.8 }), patches({ fill: 'dark', least: 4, most: 9, size: [4, 6.5], roughness: 0.5, opacity: 0.95 })),
+  'ringed-spots': (canvas) => scatter(canvas, amount(canvas.severity, 3, 7), 13, 6).flatMap((at) => [1, 0.68, 0.38].map((share, i) => inked(ellipse(at, 6 * share, 5.6 * share), i % 2 ? 'cream' : 'brown', 0.6))),
+  'small-spots': dots({ fill: 'brown', least: 16, most: 48, size: [1.4, 2.1], apart: 5, centre: 'cream' }),
+  'wet-blotch': patches({ fill: 'dark', least: 2, most: 5, size: [9, 17], opacity: 0.82, roughness: 0.35, halo: 'olive' }),
+  'white-fringe': patches({ fill: 'brown', least: 2, most: 4, size: [9, 13], halo: 'white', roughness: 0.25 }),
+  'olive-spots': patches({ fill: 'olive', least: 5, most: 11, size: [4, 6], roughness: 0.4, line: 0.3 }),
+  soot: patches({ fill: 'dark', least: 6, most: 14, size: [7, 12], opacity: 0.6, roughness: 0.45 }),
+  honeydew: dots({ fill: 'water', least: 8, most: 22, size: [1.5, 3], apart: 6, line: 0.5, centre: 'white' }),
+  'shot-holes': dots({ fill: 'paper', least: 24, most: 66, size: [0.9, 1.8], apart: 4.4, line: 0.6 }),
+  holes: patches({ fill: 'paper', least: 3, most: 8, size: [5, 10], opacity: 1, roughness: 0.45, line: 1 }),
+  notches: bites(8, 20, 4.4),
+  slime: trail,
+  'blotch-mine': patches({ fill: 'cream', least: 2, most: 4, size: [9, 13], roughness: 0.4, line: 0.7 }),
+  'winding-mine': wander('cream', 3.4),
+  windows: along('cream', 2),
+  'between-veins': tint('yellow', { veins: 3.4 }),
+  'fine-between-veins': tint('cream', { veins: 1.5 }),
+  'even-yellow': tint('yellow'),
+  mosaic: both(tint('pale-leaf'), patches({ fill: 'leaf-deep', least: 7, most: 13, size: [5, 8], roughness: 0.45, opacity: 0.85 })),
+  'scorched-edge': rim('brown'),
+  bleached: patches({ fill: 'cream', least: 2, most: 4, size: [9, 15], opacity: 0.95, roughness: 0.3, line: 0.3 }),
+  frosted: both(tint('dark', { opacity: 0.75 }), patches({ fill: 'olive', least: 2, most: 4, size: [8, 12], opacity: 0.8 })),
+  cork: dots({ fill: 'amber', least: 12, most: 36, size: [1.2, 2.2], apart: 5, line: 0.7 }),
+  'cast-skins': (canvas) => scatter(canvas, amount(canvas.severity, 8, 20), 7, 4).map((at) => inked(ellipse(at, 2.4, 1.1, canvas.random() * 3), 'white', 0.5)),
+  'pale-scales': dots({ fill: 'cream', least: 12, most: 34, size: [1.3, 1.9], apart: 5, line: 0.5 }),
+  eggs,
+  droppings: (canvas) => scatter(canvas, amount(canvas.severity, 8, 22), 5, 3).map((at) => inked(ellipse(at, 1.7, 1.2, canvas.random() * 3), 'dark', 0.5)),
+  torn: both(bites(16, 34, 8), bites(6, 12, 12)),
+  curl: (canvas) => canvas.blades.flatMap(({ outline }) => outline.filter((_, i) => i % 5 === 2).map((at, i) => inked(`M${at[0] - 6} ${at[1] + 3}Q${at[0]} ${at[1] - 7} ${at[0] + (i % 2 ? 7 : 5)} ${at[1] + 2}Q${at[0]} ${at[1] - 1} ${at[0] - 6} ${at[1] + 3}Z`, 'leaf-deep', 0.8))),
+};

@@ -1,0 +1,77 @@
+import { closedPath, openPath, turn } from './geometry';
+import type { Point, Shape, Tone } from './shape';
+import { inked, stroke } from './shape';
+
+export const leafShapes = ['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette'] as const;
+export type LeafShape = (typeof leafShapes)[number];
+
+/** A blade with its outline, from which marks are placed, and its veins. */
+export interface Blade {
+  readonly outline: readonly Point[];
+  readonly midrib: readonly Point[];
+  readonly sideVeins: readonly (readonly Point[])[];
+}
+
+/** Half the width of a blade at t, 0 at the base and 1 at the tip, in sheet units. */
+type HalfWidth = (t: number) => number;
+
+const ovate: HalfWidth = (t) => 31 * Math.sin(Math.PI * t ** 0.75) ** 0.85;
+const widths: Readonly<Record<Exclude<LeafShape, 'compound' | 'rosette'>, HalfWidth>> = {
+  ovate,
+  lance: (t) => 18 * Math.sin(Math.PI * t ** 0.85) ** 0.9,
+  heart: (t) => 38 * (t < 0.12 ? 0.55 + 3.2 * t : 1) * Math.cos((Math.PI / 2) * Math.max(0, (t - 0.12) / 0.88) ** 1.3),
+  lobed: (t) => 33 * Math.sin(Math.PI * t ** 0.7) ** 0.7 * (0.78 + 0.26 * Math.cos(t * Math.PI * 7)),
+  strap: (t) => 9 * Math.min(1, 0.55 + t * 2) * Math.sqrt(Math.max(0, 1 - t ** 5)),
+  round: (t) => 40 * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2)) * (0.95 + 0.05 * Math.cos(t * Math.PI * 9)),
+};
+
+const steps = 28;
+
+/** The blades of a leaf shape: one, or several for compound leaves and rosettes. */
+export function blades(shape: LeafShape): Blade[] {
+  if (shape === 'compound') return compound();
+  if (shape === 'rosette') return rosette();
+  const tall = shape === 'round' ? 0.84 : 1;
+  return [blade(widths[shape], [50, 88], 80 * tall, shape === 'strap' ? 10 : 4)];
+}
+
+function blade(width: HalfWidth, base: Point, length: number, bend: number): Blade {
+  const axis = (t: number): Point => [base[0] + bend * Math.sin(Math.PI * t * 0.9), base[1] - length * t];
+  const side = (sign: number) => Array.from({ length: steps + 1 }, (_, i): Point => {
+    const t = i / steps;
+    const [x, y] = axis(t);
+    return [x + sign * width(t), y];
+  });
+  const sideVeins = [0.2, 0.36, 0.52, 0.68].flatMap((t) =>
+    [-1, 1].map((sign): Point[] => {
+      const [x, y] = axis(t);
+      const reach = width(Math.min(1, t + 0.12)) * 0.86;
+      return [[x, y], [x + sign * reach * 0.6, y - length * 0.07], [x + sign * reach, y - length * 0.15]];
+    }),
+  );
+  return { outline: [...side(1), ...side(-1).reverse()], midrib: [axis(0), axis(0.4), axis(0.97)], sideVeins };
+}
+
+function compound(): Blade[] {
+  const small = (at: Point, angle: number, size: number) => moved(blade((t) => ovate(t) * 0.42 * size, [50, 50], 34 * size, 1), at, angle);
+  return [small([50, 42], 0.05, 1.05), small([49, 52], -1.05, 0.92), small([51, 50], 1.05, 0.92), small([49, 72], -1.25, 0.82), small([51, 70], 1.25, 0.82)];
+}
+
+function rosette(): Blade[] {
+  return Array.from({ length: 9 }, (_, i) => moved(blade((t) => 13 * Math.sin(Math.PI * t ** 0.7) ** 0.8, [50, 50], i % 2 ? 41 : 34, 0), [50, 52], (i / 9) * 2 * Math.PI));
+}
+
+function moved({ outline, midrib, sideVeins }: Blade, to: Point, angle: number): Blade {
+  const move = (points: readonly Point[]) => points.map(([x, y]) => turn([x + to[0] - 50, y + to[1] - 50], to, angle));
+  return { outline: move(outline), midrib: move(midrib), sideVeins: sideVeins.map(move) };
+}
+
+/** Wash and line of the blades with their stalk, ready for marks. */
+export function drawBlades(shape: LeafShape, own: readonly Blade[], tone: Tone = 'leaf', veins = true): Shape[] {
+  const stalk = shape === 'rosette' ? [] : [stroke(openPath(shape === 'compound' ? [[50, 46], [50, 70], [48, 97]] : [own[0]!.midrib[0]!, [50, 92], [47, 98]]), 1.8)];
+  return [
+    ...stalk,
+    ...own.map(({ outline }) => inked(closedPath(outline), tone, 1.2)),
+    ...(veins ? own.flatMap(({ midrib, sideVeins }) => [stroke(openPath(midrib), 0.9, 0.75), ...sideVeins.map((vein) => stroke(openPath(vein), 0.5, 0.55))]) : []),
+  ];
+}

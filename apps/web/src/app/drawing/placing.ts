@@ -1,0 +1,34 @@
+import { distance, isInside } from './geometry';
+import type { Blade } from './leaf';
+import type { Point } from './shape';
+
+/** What a mark is drawn from: chance, how bad it is (0 to 1), and the leaf it sits on. */
+export interface Canvas {
+  readonly random: () => number;
+  readonly severity: number;
+  readonly blades: readonly Blade[];
+}
+
+const tries = 40;
+
+/** Up to `count` points on the blades, at least `apart` from each other and `inset` from the margin. */
+export function scatter({ random, blades }: Canvas, count: number, apart: number, inset = 2): Point[] {
+  const points: Point[] = [];
+  for (let i = 0; i < count * tries && points.length < count; i++) {
+    const point: Point = [random() * 100, random() * 100];
+    if (points.every((other) => distance(point, other) >= apart) && blades.some(({ outline }) => liesWithin(point, outline, inset))) points.push(point);
+  }
+  return points;
+}
+
+function liesWithin(point: Point, outline: readonly Point[], inset: number): boolean {
+  return isInside(point, outline) && outline.every((corner) => distance(point, corner) >= inset);
+}
+
+/** Points on the margin, spread over it with some chance. */
+export function alongMargin({ random, blades }: Canvas, count: number): Point[] {
+  return Array.from({ length: count }, (_, i) => {
+    const { outline } = blades[i % blades.length]!;
+    return outline[Math.floor(((i + random()) / count) * outline.length) % outline.length]!;
+  });
+}

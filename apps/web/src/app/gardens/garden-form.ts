@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { FormGroup } from '@angular/forms';
+import { FormControl, ReactiveFormsModule, Validators, FormGroup as Group } from '@angular/forms';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import type { GardenSettings } from '@field-nurse/contract';
+import { Library } from '../library/library';
+import { stanceWords } from '../shared/words';
+
+const text = (value: string) => new FormControl(value, { nonNullable: true, validators: [Validators.required] });
+const degrees = (limit: number) => new FormControl<number | null>(null, [Validators.min(-limit), Validators.max(limit)]);
+
+/** The form of a garden's settings, new or changed. */
+export const gardenForm = () =>
+  new Group({
+    name: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
+    timeZone: text(Intl.DateTimeFormat().resolvedOptions().timeZone),
+    latitude: degrees(90),
+    longitude: degrees(180),
+    units: new FormControl<GardenSettings['units']>('metric', { nonNullable: true }),
+    stance: new FormControl<GardenSettings['stance']>('organic', { nonNullable: true }),
+    region: text('neutral'),
+  });
+
+export type GardenForm = ReturnType<typeof gardenForm>;
+
+@Component({
+  selector: 'fn-garden-form',
+  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="fn-form" [formGroup]="form()">
+      <mat-form-field class="fn-wide">
+        <mat-label>Name of the garden</mat-label>
+        <input matInput formControlName="name" autocomplete="off" />
+        @if (form().get('name')?.invalid) {
+          <mat-error>{{ form().get('name')?.errors?.['server'] ?? 'Give it a name of up to 120 letters.' }}</mat-error>
+        }
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Stance</mat-label>
+        <mat-select formControlName="stance">
+          @for (one of stances; track one.id) {
+            <mat-option [value]="one.id">{{ one.word }}</mat-option>
+          }
+        </mat-select>
+        <mat-hint>{{ stanceHint() }}</mat-hint>
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Region</mat-label>
+        <mat-select formControlName="region">
+          @for (region of library.index()?.regions ?? []; track region.id) {
+            <mat-option [value]="region.id">{{ region.name }}</mat-option>
+          }
+        </mat-select>
+        <mat-hint>Its rules say what may be used and what must be reported.</mat-hint>
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Units</mat-label>
+        <mat-select formControlName="units">
+          <mat-option value="metric">Litres, grams, metres</mat-option>
+          <mat-option value="us">US gallons, ounces, feet</mat-option>
+        </mat-select>
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Time zone</mat-label>
+        <mat-select formControlName="timeZone">
+          @for (zone of zones; track zone) {
+            <mat-option [value]="zone">{{ zone }}</mat-option>
+          }
+        </mat-select>
+        @if (form().get('timeZone')?.invalid) {
+          <mat-error>{{ form().get('timeZone')?.errors?.['server'] ?? 'Choose one.' }}</mat-error>
+        }
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Latitude (if you like)</mat-label>
+        <input matInput type="number" step="any" formControlName="latitude" />
+        <mat-hint>Tells summer from winter. South is below zero.</mat-hint>
+        @if (form().get('latitude')?.invalid) {
+          <mat-error>From −90 to 90 degrees, or empty.</mat-error>
+        }
+      </mat-form-field>
+      <mat-form-field>
+        <mat-label>Longitude (if you like)</mat-label>
+        <input matInput type="number" step="any" formControlName="longitude" />
+        @if (form().get('longitude')?.invalid) {
+          <mat-error>From −180 to 180 degrees, or empty.</mat-error>
+        }
+      </mat-form-field>
+    </div>
+  `,
+})
+export class GardenFormFields {
+  protected readonly library = inject(Library);
+  readonly form = input.required<FormGroup>();
+  protected readonly stances = Object.entries(stanceWords).map(([id, { word }]) => ({ id, word }));
+  protected readonly zones = [...new Set(['UTC', Intl.DateTimeFormat().resolvedOptions().timeZone, ...Intl.supportedValuesOf('timeZone')])];
+  protected readonly stanceHint = () => stanceWords[this.form().get('stance')?.value as keyof typeof stanceWords]?.means ?? '';
+}

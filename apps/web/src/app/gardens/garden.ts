@@ -1,0 +1,37 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import type { Application, Case, Decision, GardenSummary, Look, Place, Planting } from '@field-nurse/contract';
+import { dayAt } from '@field-nurse/core/timing';
+import { Store } from '@ngrx/store';
+import { gardenFeature } from './garden-state';
+
+/** Reading the open garden: its records, and its own idea of today. */
+@Injectable({ providedIn: 'root' })
+export class Garden {
+  readonly #store = inject(Store);
+  readonly #tick = signal(Date.now());
+  readonly #maybe = this.#store.selectSignal(gardenFeature.selectGarden);
+
+  readonly summary = computed<GardenSummary>(() => this.#maybe()!);
+  readonly places = this.#store.selectSignal(gardenFeature.selectPlaces);
+  readonly plantings = this.#store.selectSignal(gardenFeature.selectPlantings);
+  readonly cases = this.#store.selectSignal(gardenFeature.selectCases);
+  readonly decisions = this.#store.selectSignal(gardenFeature.selectDecisions);
+  readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
+  readonly looks = this.#store.selectSignal(gardenFeature.selectLooks);
+
+  readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
+  readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));
+  readonly canWrite = computed(() => this.#maybe()?.role !== 'viewer');
+
+  constructor() {
+    const minuteMs = 60_000;
+    setInterval(() => this.#tick.set(Date.now()), minuteMs);
+  }
+
+  place = (id: string): Place | undefined => this.places().find((one) => one.id === id);
+  planting = (id: string): Planting | undefined => this.plantings().find((one) => one.id === id);
+  case = (id: string): Case | undefined => this.cases().find((one) => one.id === id);
+  looksOf = (caseId: string): Look[] => this.looks().filter((look) => look.caseId === caseId).sort((a, b) => a.lookedOn.localeCompare(b.lookedOn));
+  applicationsOn = (plantingId: string): Application[] => this.applications().filter((one) => one.plantingId === plantingId).sort((a, b) => a.appliedAt.localeCompare(b.appliedAt));
+  decisionsOf = (caseId: string): Decision[] => this.decisions().filter((one) => one.caseId === caseId).sort((a, b) => a.decidedOn.localeCompare(b.decidedOn));
+}

@@ -1,0 +1,10 @@
+import { inject } from '@angular/core';
+import type { CanActivateFn } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { GardenActions } from './garden-state';
+
+/** Open the garden of the address; its shell shows the loading and any failure. */
+export const openGarden: CanActivateFn = ({ params }) => {
+  inject(Store).dispatch(GardenActions.opened({ garden: String(params['garden']) }));
+  return true;
+};

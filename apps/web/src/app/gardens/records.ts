@@ -1,0 +1,69 @@
+import { inject, Injectable } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import type { Stored, Subject, Written } from '@field-nurse/contract';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../api/api';
+import { ApiError } from '../api/api-error';
+import { GardenActions, gardenFeature } from './garden-state';
+
+const undoMs = 8000;
+
+/** Writing the garden's records: once for each change however often it is sent, said in a line, with a way back. */
+@Injectable({ providedIn: 'root' })
+export class Records {
+  readonly #api = inject(Api);
+  readonly #store = inject(Store);
+  readonly #snackBar = inject(MatSnackBar);
+  readonly #garden = this.#store.selectSignal(gardenFeature.selectGarden);
+  /** change ids of writes whose answer never came: sent again under the same id, they count once */
+  readonly #unanswered = new Map<string, string>();
+
+  /**
+   * Write a record and tell the gardener.
+   *
+   * @param version - that of the record it was made from, 0 for a new one
+   * @param said - what was done, for the line with Undo; none is shown without it
+   * @throws ApiError
+   */
+  async save<S extends Subject>(subject: S, id: string, version: number, value: Written<S>, said?: string): Promise<Stored<S>> {
+    const garden = this.#garden()!.id;
+    const attempt = `${subject} ${id} ${version} ${JSON.stringify(value)}`;
+    const change = this.#unanswered.get(attempt) ?? crypto.randomUUID();
+    this.#unanswered.set(attempt, change);
+    try {
+      const record = await firstValueFrom(this.#api.write(garden, subject, id, { change, version, value }));
+      this.#unanswered.delete(attempt);
+      this.#store.dispatch(GardenActions.recordStored({ subject, record }));
+      if (said) this.#offerUndo(said, change);
+      return record;
+    } catch (error) {
+      const known = ApiError.from(error);
+      if (known.status !== 0) this.#unanswered.delete(attempt);
+      if (known.code === 'changed-elsewhere' && known.current) this.#store.dispatch(GardenActions.recordStored({ subject, record: known.current as Stored<S> }));
+      throw known;
+    }
+  }
+
+  /** Say something in passing. */
+  say(line: string): void {
+    this.#snackBar.open(line, undefined, { duration: undoMs / 2 });
+  }
+
+  #offerUndo(said: string, change: string): void {
+    this.#snackBar
+      .open(said, 'Undo', { duration: undoMs })
+      .onAction()
+      .subscribe(() => void this.#undo(change));
+  }
+
+  async #undo(undoes: string): Promise<void> {
+    try {
+      const { subject, recordId, record } = await firstValueFrom(this.#api.undo(this.#garden()!.id, crypto.randomUUID(), undoes));
+      this.#store.dispatch(record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id: recordId }));
+      this.say('Taken back.');
+    } catch (error) {
+      this.say(ApiError.from(error).message);
+    }
+  }
+}

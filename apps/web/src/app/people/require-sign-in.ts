@@ -1,0 +1,29 @@
+import { inject } from '@angular/core';
+import type { CanActivateFn } from '@angular/router';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { filter, map, take } from 'rxjs';
+import { SessionActions, sessionFeature } from './session-state';
+
+/** The session, asked from the server once. */
+function session() {
+  const store = inject(Store);
+  const state = store.select(sessionFeature.selectSessionState);
+  if (store.selectSignal(sessionFeature.selectStatus)() !== 'known') store.dispatch(SessionActions.asked());
+  return state.pipe(
+    filter(({ status }) => status !== 'unknown'),
+    take(1),
+  );
+}
+
+/** Send those who are not signed in to the door, and remember where they wanted to go. */
+export const requireSignIn: CanActivateFn = (_, { url }) => {
+  const router = inject(Router);
+  return session().pipe(map(({ person }) => (person ? true : router.createUrlTree(['/sign-in'], { queryParams: { to: url } }))));
+};
+
+/** Where the bare address leads: the door, the first garden, or making one. */
+export const startPage: CanActivateFn = () => {
+  const router = inject(Router);
+  return session().pipe(map(({ person, gardens }) => router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden'])));
+};

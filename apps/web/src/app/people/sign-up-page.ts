@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../api/api';
+import { ApiError } from '../api/api-error';
+import { Drawing } from '../drawing/drawing';
+import { showFieldErrors } from '../shared/field-errors';
+import { SessionActions } from './session-state';
+
+const leastPassword = 10;
+
+@Component({
+  selector: 'fn-sign-up-page',
+  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, MatButtonModule, RouterLink, Drawing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './door.scss',
+  template: `
+    <aside>
+      <fn-drawing organ="leaf" leaf="heart" mark="holes" [severity]="0.4" />
+      <p>One account, as many gardens as you tend.</p>
+    </aside>
+    <main>
+      <form [formGroup]="form" (ngSubmit)="signUp()" novalidate>
+        <h1>New account</h1>
+        <mat-form-field>
+          <mat-label>Your name</mat-label>
+          <input matInput formControlName="name" autocomplete="name" />
+          @if (form.controls.name.invalid) {
+            <mat-error>{{ form.controls.name.errors?.['server'] ?? 'Write the name that goes into the log.' }}</mat-error>
+          }
+        </mat-form-field>
+        <mat-form-field>
+          <mat-label>E-mail address</mat-label>
+          <input matInput type="email" formControlName="email" autocomplete="username" />
+          @if (form.controls.email.invalid) {
+            <mat-error>{{ form.controls.email.errors?.['server'] ?? 'Write an address such as you@example.org.' }}</mat-error>
+          }
+        </mat-form-field>
+        <mat-form-field>
+          <mat-label>Password</mat-label>
+          <input matInput type="password" formControlName="password" autocomplete="new-password" />
+          <mat-hint>At least 10 characters; a few words do well.</mat-hint>
+          @if (form.controls.password.invalid) {
+            <mat-error>At least 10 characters; a few words do well.</mat-error>
+          }
+        </mat-form-field>
+        @if (refusal(); as line) {
+          <p class="fn-stop" role="alert">{{ line }}</p>
+        }
+        <button matButton="filled" [disabled]="busy()">Make the account</button>
+        <p class="also">Have one? <a routerLink="/sign-in" [queryParams]="{ to: to() }">Sign in</a></p>
+      </form>
+    </main>
+  `,
+})
+export class SignUpPage {
+  readonly #api = inject(Api);
+  readonly #store = inject(Store);
+  readonly #router = inject(Router);
+  /** where to go after */
+  readonly to = input<string>();
+  protected readonly busy = signal(false);
+  protected readonly refusal = signal('');
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
+    email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
+    password: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.minLength(leastPassword)] }),
+  });
+
+  protected async signUp(): Promise<void> {
+    this.form.markAllAsTouched();
+    if (this.form.invalid || this.busy()) return;
+    this.busy.set(true);
+    this.refusal.set('');
+    try {
+      const { name, email, password } = this.form.getRawValue();
+      await firstValueFrom(this.#api.session());
+      const session = await firstValueFrom(this.#api.signUp(name, email.trim(), password));
+      this.#store.dispatch(SessionActions.known({ session }));
+      await this.#router.navigateByUrl(this.to() ?? '/');
+    } catch (error) {
+      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

@@ -1,0 +1,122 @@
+import type { Injector } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { Router } from '@angular/router';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { navigation } from './navigation';
+
+interface Target {
+  readonly word: string;
+  readonly kind: string;
+  readonly link: readonly string[];
+}
+
+const most = 9;
+
+/** Find a page, a planting or a case by typing a part of its name. */
+@Component({
+  selector: 'fn-finder',
+  imports: [MatDialogModule, MatFormFieldModule, MatInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    mat-form-field {
+      width: 100%;
+    }
+    ul {
+      list-style: none;
+    }
+    button {
+      display: flex;
+      justify-content: space-between;
+      gap: 12px;
+      width: 100%;
+      min-height: 44px;
+      padding: 0 12px;
+      border: 0;
+      border-radius: var(--fn-radius);
+      background: none;
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      align-items: center;
+    }
+    button.chosen,
+    button:hover {
+      background: var(--fn-green-wash);
+    }
+    small {
+      color: var(--fn-faint-ink);
+    }
+  `,
+  template: `
+    <h2 mat-dialog-title>Find</h2>
+    <mat-dialog-content>
+      <mat-form-field>
+        <mat-label>Page, planting or case</mat-label>
+        <input matInput #field cdkFocusInitial autocomplete="off" (input)="type(field.value)" (keydown)="onKey($event)" />
+      </mat-form-field>
+      <ul>
+        @for (target of found(); track target.link.join('/'); let i = $index) {
+          <li>
+            <button type="button" [class.chosen]="i === chosen()" (click)="go(target)">{{ target.word }}<small>{{ target.kind }}</small></button>
+          </li>
+        } @empty {
+          <li>Nothing here has such a name.</li>
+        }
+      </ul>
+    </mat-dialog-content>
+  `,
+})
+export class Finder {
+  readonly #garden = inject(Garden);
+  readonly #library = inject(Library);
+  readonly #router = inject(Router);
+  readonly #ref = inject(MatDialogRef);
+  readonly #text = signal('');
+  protected readonly chosen = signal(0);
+
+  readonly #targets = computed<Target[]>(() => {
+    const base = ['/g', this.#garden.summary().id];
+    return [
+      ...navigation.map(({ word, path }) => ({ word, kind: 'page', link: [...base, path] })),
+      ...this.#garden.plantings().map((one) => ({ word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '), kind: one.endedOn ? 'ended planting' : 'planting', link: [...base, 'plantings', one.id] })),
+      ...this.#garden.cases().map((one) => ({
+        word: `${this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? '')}: ${one.diagnoses.at(-1)?.conditions.map(this.#library.conditionName).join(' + ') ?? 'not named yet'}`,
+        kind: one.closedOn ? 'closed case' : 'case',
+        link: [...base, 'cases', one.id],
+      })),
+    ];
+  });
+
+  protected readonly found = computed(() => {
+    const text = this.#text().toLowerCase();
+    return this.#targets()
+      .filter(({ word }) => word.toLowerCase().includes(text))
+      .slice(0, most);
+  });
+
+  protected type(text: string): void {
+    this.#text.set(text);
+    this.chosen.set(0);
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step !== undefined) {
+      event.preventDefault();
+      this.chosen.update((i) => Math.min(Math.max(0, i + step), this.found().length - 1));
+    }
+    const target = this.found()[this.chosen()];
+    if (event.key === 'Enter' && target) this.go(target);
+  }
+
+  protected go({ link }: Target): void {
+    this.#ref.close();
+    void this.#router.navigate([...link]);
+  }
+}
+
+export const openFinder = (injector: Injector) => injector.get(MatDialog).open(Finder, { width: '520px', position: { top: '12vh' } });

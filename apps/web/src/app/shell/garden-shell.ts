@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, HostListener, inject, Injector, input } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
+import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { gardenFeature, GardenActions } from '../gardens/garden-state';
+import { goKeys, navigation } from './navigation';
+import { Theme } from './theme';
+
+const themeWords = { auto: 'Look: as the device', light: 'Look: light', dark: 'Look: dark', sun: 'Look: full sun' } as const;
+const sequenceMs = 1200;
+
+/** The frame around a garden's pages: where you are, where you can go, and the keys for it. */
+@Component({
+  selector: 'fn-garden-shell',
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, MatButtonModule, MatIconModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './garden-shell.scss',
+  template: `
+    <a class="skip" href="#content" (click)="skip($event)">Skip to the page</a>
+    <header class="fn-no-print">
+      <a class="garden" [routerLink]="['/g', garden(), 'today']">
+        <img src="mark.svg" alt="" width="30" height="30" />
+        <span
+          >{{ summary()?.name ?? 'Field Nurse' }}<small>{{ summary() ? 'Field Nurse' : 'opening …' }}</small></span
+        >
+      </a>
+      <nav aria-label="Garden">
+        @for (item of items; track item.path) {
+          <a [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a>
+        }
+      </nav>
+      <div class="tools">
+        <button matIconButton type="button" aria-label="Find anything" title="Find anything (/)" (click)="find()"><mat-icon svgIcon="search" /></button>
+        <button matIconButton type="button" [attr.aria-label]="themeWord()" [title]="themeWord()" (click)="theme.next()"><mat-icon svgIcon="contrast" /></button>
+        <button matIconButton type="button" class="wide-only" aria-label="Keys" title="Keys (?)" (click)="keys()"><mat-icon svgIcon="keyboard" /></button>
+        <a matIconButton class="narrow-only" [routerLink]="['/g', garden(), 'settings']" aria-label="Settings"><mat-icon svgIcon="settings" /></a>
+      </div>
+    </header>
+    <main id="content" tabindex="-1">
+      @switch (status()) {
+        @case ('open') {
+          <router-outlet />
+        }
+        @case ('failed') {
+          <div class="fn-page">
+            <div class="fn-stop" role="alert">
+              <strong>The garden did not open.</strong>
+              <p>{{ message() }}</p>
+            </div>
+            <div class="fn-actions">
+              <button matButton="filled" type="button" (click)="again()">Try again</button>
+              <a matButton routerLink="/">Back to the door</a>
+            </div>
+          </div>
+        }
+        @default {
+          <p class="fn-page" role="status">Opening the garden …</p>
+        }
+      }
+    </main>
+  `,
+})
+export class GardenShell {
+  readonly #store = inject(Store);
+  readonly #router = inject(Router);
+  readonly #injector = inject(Injector);
+  protected readonly theme = inject(Theme);
+  /** id of the garden in the address */
+  readonly garden = input.required<string>();
+  protected readonly summary = this.#store.selectSignal(gardenFeature.selectGarden);
+  protected readonly status = this.#store.selectSignal(gardenFeature.selectStatus);
+  protected readonly message = this.#store.selectSignal(gardenFeature.selectMessage);
+  protected readonly items = navigation;
+  protected readonly themeWord = computed(() => themeWords[this.theme.name()]);
+  #lastKey = { key: '', at: 0 };
+
+  protected again(): void {
+    this.#store.dispatch(GardenActions.opened({ garden: this.garden() }));
+  }
+
+  protected skip(event: Event): void {
+    event.preventDefault();
+    document.getElementById('content')?.focus();
+  }
+
+  protected async find(): Promise<void> {
+    const { openFinder } = await import('./finder');
+    openFinder(this.#injector);
+  }
+
+  protected async keys(): Promise<void> {
+    const { openKeys } = await import('./keys');
+    openKeys(this.#injector);
+  }
+
+  /** Keys work outside of fields: "g" and a letter go somewhere, "/" finds, "?" lists them. */
+  @HostListener('document:keydown', ['$event'])
+  protected onKey(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    const previous = event.timeStamp - this.#lastKey.at < sequenceMs ? this.#lastKey.key : '';
+    this.#lastKey = { key: event.key, at: event.timeStamp };
+    const target = previous === 'g' ? goKeys.get(event.key) : undefined;
+    if (target) void this.#router.navigate(['/g', this.garden(), target]);
+    else if (event.key === '/') {
+      event.preventDefault();
+      void this.find();
+    } else if (event.key === '?') void this.keys();
+  }
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('.cdk-overlay-container') !== null);
+}
