@@ -15,7 +15,9 @@ const port = Number(process.env.PORT ?? 4310);
 if (!Number.isInteger(port) || port < 1 || port > 65535) giveUp(`PORT is a number from 1 to 65535, and not ${process.env.PORT}.`);
 
 await buildAll();
-const cluster = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: () => {} } : await startCluster(join(dataFolder, 'postgres'));
+const cluster = process.env.DATABASE_URL
+  ? { url: process.env.DATABASE_URL, stop: () => {} }
+  : await startCluster(join(dataFolder, 'postgres'));
 let stopping = false;
 let server;
 const stop = async (code) => {

@@ -1,5 +1,17 @@
 import { build } from 'esbuild';
-import { chmodSync, cpSync, createReadStream, createWriteStream, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  cpSync,
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
@@ -25,7 +37,10 @@ export async function buildAll() {
   rmSync(dist, { recursive: true, force: true });
   mkdirSync(dist, { recursive: true });
   compileLibrary();
-  run(bin('ng'), ['build', '--configuration', 'production', '--progress', 'false'], { cwd: join(root, 'apps/web'), env: { NG_CLI_ANALYTICS: 'false' } });
+  run(bin('ng'), ['build', '--configuration', 'production', '--progress', 'false'], {
+    cwd: join(root, 'apps/web'),
+    env: { NG_CLI_ANALYTICS: 'false' },
+  });
   await precompress(builtFiles.WEB_FOLDER);
   await bundleServer();
   writeFileSync(stampFile, stamp);
@@ -48,7 +63,15 @@ async function bundleServer() {
     format: 'esm',
     sourcemap: true,
     // The project's own packages are bundled; those from the registry stay where npm put them.
-    plugins: [{ name: 'registry-packages', setup: ({ onResolve }) => onResolve({ filter: /^[^./]/ }, ({ path, kind }) => (kind === 'entry-point' || path.startsWith('@field-nurse/') || path.startsWith('/') ? undefined : { external: true })) }],
+    plugins: [
+      {
+        name: 'registry-packages',
+        setup: ({ onResolve }) =>
+          onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+            kind === 'entry-point' || path.startsWith('@field-nurse/') || path.startsWith('/') ? undefined : { external: true },
+          ),
+      },
+    ],
     logLevel: 'warning',
   });
   cpSync(join(server, 'db/migrations'), builtFiles.MIGRATIONS_FOLDER, { recursive: true });
@@ -60,7 +83,10 @@ async function precompress(folder) {
     chmodSync(path, 0o644);
     if (!/\.(js|css|html|svg|json|webmanifest)$/.test(path)) continue;
     const brotli = createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 9 } });
-    await Promise.all([pipeline(createReadStream(path), brotli, createWriteStream(`${path}.br`)), pipeline(createReadStream(path), createGzip({ level: 9 }), createWriteStream(`${path}.gz`))]);
+    await Promise.all([
+      pipeline(createReadStream(path), brotli, createWriteStream(`${path}.br`)),
+      pipeline(createReadStream(path), createGzip({ level: 9 }), createWriteStream(`${path}.gz`)),
+    ]);
   }
 }
 

@@ -5,7 +5,11 @@ export const root = join(import.meta.dirname, '../..');
 
 /** Run a command to its end, showing what it prints. @throws Error when it fails */
 export function run(command, args, { env = {}, cwd = root, quiet = false } = {}) {
-  const result = spawnSync(command, args, { cwd, env: { ...process.env, ...env }, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit' });
+  const result = spawnSync(command, args, {
+    cwd,
+    env: { ...process.env, ...env },
+    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit',
+  });
   if (result.status !== 0) throw new Error(`${command} ${args.join(' ')} failed${result.error ? `: ${result.error.message}` : ''}`);
 }
 

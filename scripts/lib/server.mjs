@@ -22,7 +22,15 @@ export async function startServer({ databaseUrl, port, secret, logLevel = 'warn'
   const child = spawn('node', ['--enable-source-maps', join(dist, 'server/main.mjs')], {
     cwd: root,
     stdio: 'inherit',
-    env: { ...process.env, ...builtFiles, DATABASE_URL: databaseUrl, PORT: String(port), SESSION_SECRET: secret, LOG_LEVEL: logLevel, ...env },
+    env: {
+      ...process.env,
+      ...builtFiles,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      SESSION_SECRET: secret,
+      LOG_LEVEL: logLevel,
+      ...env,
+    },
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));
   const url = `http://127.0.0.1:${port}`;

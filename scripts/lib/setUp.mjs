@@ -14,7 +14,9 @@ export function requireNode() {
 /** Install the npm packages when the lock file has changed since the last time. */
 export function installPackages() {
   mkdirSync(dataFolder, { recursive: true });
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules/.field-nurse-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages …');

@@ -9,7 +9,12 @@ export const signInRequest = z.strictObject({ email, password: z.string().min(1)
 export const signUpRequest = z.strictObject({ name: shortText, email, password });
 
 export const person = z.object({ id, name: z.string(), email: z.string() });
-export const gardenSummary = z.object({ id, role, ...gardenSettings.shape, fixedNow: instant.nullable().describe('a fixed clock, for the demo garden') });
+export const gardenSummary = z.object({
+  id,
+  role,
+  ...gardenSettings.shape,
+  fixedNow: instant.nullable().describe('a fixed clock, for the demo garden'),
+});
 
 /** Who is signed in, and which gardens they may enter; `person` is null before sign-in. */
 export const sessionAnswer = z.object({ person: person.nullable(), gardens: z.array(gardenSummary) });
@@ -42,7 +47,9 @@ export const errorAnswer = z.object({
   error: z.object({
     code: z.string(),
     message: z.string().optional(),
-    issues: z.array(z.object({ path: z.array(z.union([z.string(), z.number()])), code: z.string(), message: z.string() }).loose()).optional(),
+    issues: z
+      .array(z.object({ path: z.array(z.union([z.string(), z.number()])), code: z.string(), message: z.string() }).loose())
+      .optional(),
   }),
 });
 

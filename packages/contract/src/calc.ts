@@ -4,8 +4,35 @@ import { day, entry, hiding, onset, pattern, percent, setting, stance } from './
 const name = z.string().trim().min(1).max(120);
 const alert = z.object({ code: z.string(), text: z.string() });
 const unitNames = [
-  'ml', 'l', 'tsp-us', 'tbsp-us', 'floz-us', 'cup-us', 'pt-us', 'qt-us', 'gal-us', 'tsp-metric', 'tbsp-metric', 'cup-metric', 'floz-imp', 'pt-imp', 'gal-imp',
-  'g', 'kg', 'oz', 'lb', 'percent', 'percent-wv', 'parts', 'ppm', 'm2', 'ft2', 'ha', 'acre', 'm', 'ft',
+  'ml',
+  'l',
+  'tsp-us',
+  'tbsp-us',
+  'floz-us',
+  'cup-us',
+  'pt-us',
+  'qt-us',
+  'gal-us',
+  'tsp-metric',
+  'tbsp-metric',
+  'cup-metric',
+  'floz-imp',
+  'pt-imp',
+  'gal-imp',
+  'g',
+  'kg',
+  'oz',
+  'lb',
+  'percent',
+  'percent-wv',
+  'parts',
+  'ppm',
+  'm2',
+  'ft2',
+  'ha',
+  'acre',
+  'm',
+  'ft',
 ] as const;
 const unit = z.enum(unitNames);
 const quantity = z.strictObject({ amount: z.number().positive().max(1e9), unit });
@@ -62,11 +89,18 @@ export const optionsRequest = z.strictObject({
   daysToFrost: z.number().min(0).max(400).optional(),
   temperatureC: z.number().min(-40).max(60).optional(),
   forecast: z
-    .strictObject({ rainInHours: z.number().min(0).max(240).optional(), windKmh: z.number().min(0).max(200).optional(), maxC: z.number().min(-40).max(60).optional() })
+    .strictObject({
+      rainInHours: z.number().min(0).max(240).optional(),
+      windKmh: z.number().min(0).max(200).optional(),
+      maxC: z.number().min(-40).max(60).optional(),
+    })
     .optional(),
   helpersSeen: z.boolean().optional(),
   hidden: hiding.optional(),
-  recent: z.array(z.strictObject({ ingredient: name, daysAgo: z.number().min(0).max(400) })).max(100).optional(),
+  recent: z
+    .array(z.strictObject({ ingredient: name, daysAgo: z.number().min(0).max(400) }))
+    .max(100)
+    .optional(),
   stance,
   region: name.optional(),
 });
@@ -131,7 +165,9 @@ export const progressRequest = z.strictObject({
     .array(z.strictObject({ date: day, severity: percent }))
     .min(1)
     .max(1000)
-    .refine((points) => points.every((point, i) => i === 0 || point.date > points[i - 1]!.date), { error: 'dates must ascend, each day once' }),
+    .refine((points) => points.every((point, i) => i === 0 || point.date > points[i - 1]!.date), {
+      error: 'dates must ascend, each day once',
+    }),
   model: z.enum(['logistic', 'gompertz']).optional(),
 });
 

@@ -1,5 +1,22 @@
 import { z } from 'zod';
-import { day, entry, hiding, id, instant, longText, onset, pattern, percent, placeKind, setting, shortText, stance, timeZone, unitSystem, verdict } from './words.js';
+import {
+  day,
+  entry,
+  hiding,
+  id,
+  instant,
+  longText,
+  onset,
+  pattern,
+  percent,
+  placeKind,
+  setting,
+  shortText,
+  stance,
+  timeZone,
+  unitSystem,
+  verdict,
+} from './words.js';
 
 /** What a gardener says about a garden. */
 export const gardenSettings = z.strictObject({
@@ -116,7 +133,14 @@ export const storedRecords = {
 } as const;
 
 /** What is written for each subject. */
-export const writtenRecords = { places: place, plantings: planting, cases: caseRecord, decisions: decision, applications: application, looks: recoveryLook } as const;
+export const writtenRecords = {
+  places: place,
+  plantings: planting,
+  cases: caseRecord,
+  decisions: decision,
+  applications: application,
+  looks: recoveryLook,
+} as const;
 
 export const subject = z.enum(['places', 'plantings', 'cases', 'decisions', 'applications', 'looks']);
 export type Subject = z.infer<typeof subject>;

@@ -8,12 +8,28 @@ export const stance = z.enum(['hands', 'organic', 'softest', 'protect']);
 export const hiding = z.enum(['rolled-leaf', 'mine', 'stem', 'root', 'case', 'wax']);
 export const unitSystem = z.enum(['metric', 'us']);
 export const verdict = z.enum(['fits', 'care', 'ruled-out']);
-export const placeKind = z.enum(['bed', 'raised-bed', 'tunnel', 'greenhouse', 'bench', 'windowsill', 'trough', 'hedge', 'wall', 'pots', 'heap', 'other']);
+export const placeKind = z.enum([
+  'bed',
+  'raised-bed',
+  'tunnel',
+  'greenhouse',
+  'bench',
+  'windowsill',
+  'trough',
+  'hedge',
+  'wall',
+  'pots',
+  'heap',
+  'other',
+]);
 export const role = z.enum(['owner', 'member', 'viewer']);
 
 export const id = z.uuid();
 /** id of an entry in the reference library */
-export const entry = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/).max(80);
+export const entry = z
+  .string()
+  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
+  .max(80);
 export const day = z.iso.date();
 export const instant = z.iso.datetime({ offset: true });
 export const shortText = z.string().trim().min(1).max(120);

@@ -13,4 +13,6 @@ if (faults.length > 0) {
 mkdirSync(join(root, 'generated'), { recursive: true });
 writeFileSync(join(root, 'generated/index.json'), JSON.stringify(library));
 const { hosts, signs, conditions, interventions, checks } = library;
-console.log(`library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`);
+console.log(
+  `library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`,
+);

@@ -7,11 +7,24 @@ import type { Condition, Library } from './entries.js';
  * @returns one sentence for each fault; empty when the library is sound
  */
 export function crossCheck(library: Library): string[] {
-  return [...repeatedIds(library), ...brokenReferences(library), ...oneSidedLookalikes(library), ...unusedSigns(library), ...indistinguishable(library)];
+  return [
+    ...repeatedIds(library),
+    ...brokenReferences(library),
+    ...oneSidedLookalikes(library),
+    ...unusedSigns(library),
+    ...indistinguishable(library),
+  ];
 }
 
 function repeatedIds(library: Library): string[] {
-  const lists = { host: library.hosts, sign: library.signs, condition: library.conditions, intervention: library.interventions, check: library.checks, region: library.regions };
+  const lists = {
+    host: library.hosts,
+    sign: library.signs,
+    condition: library.conditions,
+    intervention: library.interventions,
+    check: library.checks,
+    region: library.regions,
+  };
   return Object.entries(lists).flatMap(([kind, list]) => {
     const seen = new Set<string>();
     return list.filter(({ id }) => seen.size === seen.add(id).size).map(({ id }) => `${kind} ${id} is defined twice`);
@@ -32,17 +45,42 @@ function brokenReferences(library: Library): string[] {
       ...missing(condition.id, 'sign', Object.keys(condition.signs), signs),
       ...missing(condition.id, 'host', Object.values(condition.hosts).flat(), hosts),
       ...missing(condition.id, 'check', condition.checks, checks),
-      ...missing(condition.id, 'condition', condition.lookalikes.map((one) => one.condition), conditions),
-      ...missing(condition.id, 'intervention', condition.treat.map((one) => one.use), interventions),
+      ...missing(
+        condition.id,
+        'condition',
+        condition.lookalikes.map((one) => one.condition),
+        conditions,
+      ),
+      ...missing(
+        condition.id,
+        'intervention',
+        condition.treat.map((one) => one.use),
+        interventions,
+      ),
     ]),
     ...library.checks.flatMap((check) => missing(check.id, 'sign', check.reveals, signs)),
     ...library.interventions.flatMap((one) => [
-      ...missing(one.id, 'intervention', one.apartFrom.map(({ use }) => use), interventions),
-      ...missing(one.id, 'host', one.harmsHosts.map(({ host }) => host), hosts),
+      ...missing(
+        one.id,
+        'intervention',
+        one.apartFrom.map(({ use }) => use),
+        interventions,
+      ),
+      ...missing(
+        one.id,
+        'host',
+        one.harmsHosts.map(({ host }) => host),
+        hosts,
+      ),
     ]),
     ...library.regions.flatMap((region) => [
       ...missing(region.id, 'condition', region.notifiable, conditions),
-      ...missing(region.id, 'intervention', [...region.forbidden, ...region.restricted].map(({ use }) => use), interventions),
+      ...missing(
+        region.id,
+        'intervention',
+        [...region.forbidden, ...region.restricted].map(({ use }) => use),
+        interventions,
+      ),
     ]),
   ];
 }
@@ -50,7 +88,9 @@ function brokenReferences(library: Library): string[] {
 function oneSidedLookalikes({ conditions }: Library): string[] {
   const named = new Set(conditions.flatMap((one) => one.lookalikes.map((other) => `${one.id} ${other.condition}`)));
   return conditions.flatMap((one) =>
-    one.lookalikes.filter((other) => !named.has(`${other.condition} ${one.id}`)).map((other) => `${other.condition} does not name its look-alike ${one.id}`),
+    one.lookalikes
+      .filter((other) => !named.has(`${other.condition} ${one.id}`))
+      .map((other) => `${other.condition} does not name its look-alike ${one.id}`),
   );
 }
 
@@ -61,8 +101,15 @@ function unusedSigns({ signs, conditions }: Library): string[] {
 
 function indistinguishable({ conditions }: Library): string[] {
   const strong = (one: Condition) =>
-    Object.entries(one.signs).filter(([, frequency]) => frequency === 'always' || frequency === 'often').map(([sign]) => sign).sort().join();
+    Object.entries(one.signs)
+      .filter(([, frequency]) => frequency === 'always' || frequency === 'often')
+      .map(([sign]) => sign)
+      .sort()
+      .join();
   return conditions.flatMap((one, i) =>
-    conditions.slice(i + 1).filter((other) => strong(one) === strong(other)).map((other) => `${one.id} and ${other.id} show the same signs`),
+    conditions
+      .slice(i + 1)
+      .filter((other) => strong(one) === strong(other))
+      .map((other) => `${one.id} and ${other.id} show the same signs`),
   );
 }

@@ -1,7 +1,22 @@
 import { z } from 'zod';
 import {
-  conditionKind, dispute, entryId, evidence, frequency, harm, hiding, onset, part, pattern, reach, role, rung, setting, stageKind,
-  stance, text,
+  conditionKind,
+  dispute,
+  entryId,
+  evidence,
+  frequency,
+  harm,
+  hiding,
+  onset,
+  part,
+  pattern,
+  reach,
+  role,
+  rung,
+  setting,
+  stageKind,
+  stance,
+  text,
 } from './vocabulary.js';
 
 /** A plant (or ground) that troubles are found on. */
@@ -24,7 +39,10 @@ export const sign = z.strictObject({
   words: z.array(text).min(2),
   common: z.enum(['everywhere', 'now-and-then', 'telling']).default('now-and-then'),
   look: text,
-  drawing: z.strictObject({ organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling']), mark: entryId }),
+  drawing: z.strictObject({
+    organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling']),
+    mark: entryId,
+  }),
 });
 
 /** One interval in percent or days: low, high. */
@@ -35,7 +53,10 @@ export const condition = z.strictObject({
   name: text,
   names: z.array(text).default([]),
   latin: text.optional(),
-  eppo: z.string().regex(/^[A-Z0-9]{5,6}$/).optional(),
+  eppo: z
+    .string()
+    .regex(/^[A-Z0-9]{5,6}$/)
+    .optional(),
   kind: conditionKind,
   role,
   common: z.enum(['common', 'occasional', 'rare']),
@@ -54,9 +75,7 @@ export const condition = z.strictObject({
   checks: z.array(entryId).min(1),
   lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
   threshold: z.strictObject({ act: text, basis: text }),
-  treat: z.array(
-    z.strictObject({ use: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() }),
-  ),
+  treat: z.array(z.strictObject({ use: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() })),
   prevention: z.array(text).min(1),
   persistence: text,
   spread: text,

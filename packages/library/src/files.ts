@@ -34,7 +34,10 @@ function readSingles<T extends z.ZodType>(folder: string, schema: T): z.infer<T>
 }
 
 function yamlFiles(folder: string): string[] {
-  return readdirSync(folder).filter((name) => name.endsWith('.yaml')).sort().map((name) => join(folder, name));
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.yaml'))
+    .sort()
+    .map((name) => join(folder, name));
 }
 
 function parseFile<T extends z.ZodType>(file: string, schema: T): z.infer<T> {

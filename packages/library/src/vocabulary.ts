@@ -6,8 +6,22 @@ export const entryId = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'lower case 
 export const text = z.string().trim().min(1).max(1200);
 
 export const conditionKind = z.enum([
-  'insect', 'mite', 'mollusc', 'vertebrate', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode',
-  'deficiency', 'water', 'climate', 'injury', 'natural', 'harmless', 'helper',
+  'insect',
+  'mite',
+  'mollusc',
+  'vertebrate',
+  'fungus',
+  'oomycete',
+  'bacterium',
+  'virus',
+  'nematode',
+  'deficiency',
+  'water',
+  'climate',
+  'injury',
+  'natural',
+  'harmless',
+  'helper',
 ]);
 export const frequency = z.enum(['always', 'often', 'sometimes', 'seldom', 'never']);
 export const role = z.enum(['primary', 'secondary', 'contributing', 'vector']);
@@ -15,8 +29,21 @@ export const setting = z.enum(['outdoor', 'greenhouse', 'indoor', 'hydroponic'])
 export const onset = z.enum(['overnight', 'days', 'weeks', 'season']);
 export const pattern = z.enum(['one-plant', 'patches', 'whole-planting', 'one-side', 'edges', 'scattered']);
 export const part = z.enum([
-  'leaf', 'leaf-underside', 'new-growth', 'old-leaves', 'stem', 'stem-base', 'crown', 'root', 'bulb', 'tuber', 'flower', 'fruit',
-  'seedling', 'whole-plant', 'ground',
+  'leaf',
+  'leaf-underside',
+  'new-growth',
+  'old-leaves',
+  'stem',
+  'stem-base',
+  'crown',
+  'root',
+  'bulb',
+  'tuber',
+  'flower',
+  'fruit',
+  'seedling',
+  'whole-plant',
+  'ground',
 ]);
 export const stageKind = z.enum(['egg', 'larva', 'nymph', 'pupa', 'adult', 'spore', 'lesion', 'any']);
 export const hiding = z.enum(['rolled-leaf', 'mine', 'stem', 'root', 'case', 'wax']);

@@ -5,7 +5,12 @@ import { z } from 'zod';
 
 extendZodWithOpenApi(z);
 
-const problems: Readonly<Record<number, string>> = { 400: 'Input is not right; each issue names its field', 401: 'Not signed in', 404: 'Not here', 422: 'Refused by a rule, which is named' };
+const problems: Readonly<Record<number, string>> = {
+  400: 'Input is not right; each issue names its field',
+  401: 'Not signed in',
+  404: 'Not here',
+  422: 'Refused by a rule, which is named',
+};
 
 /** The OpenAPI 3.1 document of the contract. */
 export function openApiDocument(version: string): object {
@@ -20,15 +25,28 @@ export function openApiDocument(version: string): object {
       summary,
       tags: [path.split('/')[3] ?? 'health'],
       ...(access !== 'open' && { security: [{ [session.name]: [] }] }),
-      request: { ...(params && { params }), ...(query && { query }), ...(body && { body: { content: { 'application/json': { schema: body } } } }) },
+      request: {
+        ...(params && { params }),
+        ...(query && { query }),
+        ...(body && { body: { content: { 'application/json': { schema: body } } } }),
+      },
       responses: {
         200: { description: 'Answer', content: { 'application/json': { schema: answer } } },
-        ...Object.fromEntries(Object.entries(problems).map(([status, description]) => [status, { description, content: { 'application/json': { schema: errorAnswer } } }])),
+        ...Object.fromEntries(
+          Object.entries(problems).map(([status, description]) => [
+            status,
+            { description, content: { 'application/json': { schema: errorAnswer } } },
+          ]),
+        ),
       },
     });
   }
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: '3.1.0',
-    info: { title: 'Field Nurse', version, description: 'Advice only: a product label, local rules and licensed people outrank every figure here.' },
+    info: {
+      title: 'Field Nurse',
+      version,
+      description: 'Advice only: a product label, local rules and licensed people outrank every figure here.',
+    },
   });
 }

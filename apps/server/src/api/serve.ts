@@ -19,7 +19,12 @@ export interface Call<E extends Endpoint> {
 }
 
 /** Serve an endpoint of the contract: check who asks, check the input, answer what the handler returns. */
-export function serve<const E extends Endpoint>(router: Router, deps: Deps, endpoint: E, handler: (call: Call<E>) => Promise<z.input<E['answer']>> | z.input<E['answer']>): void {
+export function serve<const E extends Endpoint>(
+  router: Router,
+  deps: Deps,
+  endpoint: E,
+  handler: (call: Call<E>) => Promise<z.input<E['answer']>> | z.input<E['answer']>,
+): void {
   const path = endpoint.path.replace(/\{(\w+)\}/g, ':$1');
   router.register(path, [endpoint.method], async (ctx: RouterContext) => {
     const params = parse(endpoint.params, ctx.params);

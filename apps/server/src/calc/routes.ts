@@ -15,7 +15,8 @@ export function calcRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.progress, ({ body }) => progress(body.points, body.model));
   serve(router, deps, endpoints.mix, ({ body }) => {
     const answer = mixFor(body as MixQuestion);
-    if ('mix' in answer) return { ...answer.mix, fills: [...answer.mix.fills], steps: [...answer.mix.steps], alerts: [...answer.mix.alerts] };
+    if ('mix' in answer)
+      return { ...answer.mix, fills: [...answer.mix.fills], steps: [...answer.mix.steps], alerts: [...answer.mix.alerts] };
     const { code, text } = answer.refused;
     if (code === 'label-max') throw new ApiError(422, code, text, { rule: { field: 'labelMax', ...body.labelMax } });
     throw invalidField([], code, text);

@@ -12,6 +12,11 @@ export function caseRoutes(router: Router, deps: Deps): void {
     body.value.diagnoses.forEach(({ conditions }, i) =>
       conditions.forEach((condition, j) => requireEntry(deps.library.conditions, condition, ['value', 'diagnoses', i, 'conditions', j])),
     );
-    return writeRecord(deps.db, 'cases', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+    return writeRecord(deps.db, 'cases', params.record, body.version, body.value, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    });
   });
 }

@@ -27,12 +27,27 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
   const db = openDb(pool);
   if (await personByEmail(db, demoPeople[0].email)) return void (await pool.end());
   const library = librarySchema.parse(JSON.parse(readFileSync(libraryFile, 'utf8')));
-  const app = createApp({ db, pool, library, now: () => new Date(demoNow), log: pino({ level: 'error' }), secret: hex(64), secureCookies: false, openCalc: true, signInTries: 50 });
+  const app = createApp({
+    db,
+    pool,
+    library,
+    now: () => new Date(demoNow),
+    log: pino({ level: 'error' }),
+    secret: hex(64),
+    secureCookies: false,
+    openCalc: true,
+    signInTries: 50,
+  });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   try {
     const client = new ApiClient(`http://127.0.0.1:${(server.address() as AddressInfo).port}`);
-    await fillGarden(client, (gardenId) => db.update(gardens).set({ fixedNow: new Date(demoNow) }).where(eq(gardens.id, gardenId)));
+    await fillGarden(client, (gardenId) =>
+      db
+        .update(gardens)
+        .set({ fixedNow: new Date(demoNow) })
+        .where(eq(gardens.id, gardenId)),
+    );
   } finally {
     server.close();
     server.closeAllConnections();
@@ -78,7 +93,13 @@ async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): P
     plantingId,
     openedOn: sketch.opened,
     words: sketch.words,
-    findings: sketch.found.map(([sign, state = 'seen']) => ({ sign, state, source: state === 'seen' ? 'text' : 'tap', phrase: null, on: sketch.opened })),
+    findings: sketch.found.map(([sign, state = 'seen']) => ({
+      sign,
+      state,
+      source: state === 'seen' ? 'text' : 'tap',
+      phrase: null,
+      on: sketch.opened,
+    })),
     onset: null,
     pattern: null,
     stage: sketch.stage ?? null,
@@ -89,7 +110,8 @@ async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): P
     outcome: sketch.closed?.outcome ?? null,
     note: sketch.closed?.note ?? '',
   });
-  for (const { on, lookAgain, note = '', verdict = 'fits', option } of sketch.decided ?? []) await write('decisions', { caseId, option, verdict, decidedOn: on, lookAgainOn: lookAgain, note });
+  for (const { on, lookAgain, note = '', verdict = 'fits', option } of sketch.decided ?? [])
+    await write('decisions', { caseId, option, verdict, decidedOn: on, lookAgainOn: lookAgain, note });
   for (const one of sketch.applied ?? [])
     await write('applications', {
       caseId,
@@ -114,4 +136,3 @@ async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): P
 const { DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE } = process.env;
 if (!DATABASE_URL || !MIGRATIONS_FOLDER || !LIBRARY_FILE) throw new Error('Set DATABASE_URL, MIGRATIONS_FOLDER and LIBRARY_FILE.');
 await loadDemo(DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE);
-

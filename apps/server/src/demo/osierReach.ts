@@ -24,7 +24,13 @@ export const demoSettings: GardenSettings = {
 type PlaceKey = keyof typeof demoPlaces;
 export type PlantingKey = keyof typeof demoPlantings;
 
-const place = (name: string, kind: Written<'places'>['kind'], setting: Written<'places'>['setting'], areaM2: number | null, note = ''): Written<'places'> => ({ name, kind, setting, areaM2, note, endedOn: null });
+const place = (
+  name: string,
+  kind: Written<'places'>['kind'],
+  setting: Written<'places'>['setting'],
+  areaM2: number | null,
+  note = '',
+): Written<'places'> => ({ name, kind, setting, areaM2, note, endedOn: null });
 
 export const demoPlaces = {
   long: place('Long bed', 'bed', 'outdoor', 36, 'Well drained. Leeks after peas.'),
@@ -53,16 +59,30 @@ interface PlantingSketch {
   readonly note?: string;
 }
 
-const sketch = (at: string, host: string, cultivar: string, plants: number, planted: string, eaten: boolean, rest: Partial<PlantingSketch> = {}): PlantingSketch => ({ at: at as PlaceKey, host, cultivar, plants, planted, eaten, ...rest });
+const sketch = (
+  at: string,
+  host: string,
+  cultivar: string,
+  plants: number,
+  planted: string,
+  eaten: boolean,
+  rest: Partial<PlantingSketch> = {},
+): PlantingSketch => ({ at: at as PlaceKey, host, cultivar, plants, planted, eaten, ...rest });
 
 export const demoPlantings = {
   leeks: sketch('long', 'leek', 'Winter Spar', 220, '2026-05-09', true, { harvest: '2026-10-15' }),
-  leeksUntreated: sketch('long', 'leek', 'Winter Spar, untreated row', 24, '2026-05-09', true, { harvest: '2026-10-15', note: 'Trial row: nothing is sprayed here.' }),
+  leeksUntreated: sketch('long', 'leek', 'Winter Spar, untreated row', 24, '2026-05-09', true, {
+    harvest: '2026-10-15',
+    note: 'Trial row: nothing is sprayed here.',
+  }),
   onions: sketch('long', 'onion', 'Amber Globe', 160, '2026-03-28', true, { harvest: '2026-08-10' }),
   garlic: sketch('tide', 'garlic', 'Rosewall', 140, '2024-10-20', true, { ended: '2025-06-24' }),
   chard: sketch('tide', 'chard', 'Lantern', 40, '2026-04-20', true, { harvest: '2026-07-19' }),
   potatoes: sketch('potato', 'potato', 'Reeve’s Maincrop', 90, '2026-04-12', true, { harvest: '2026-09-05' }),
-  potatoesUntreated: sketch('potato', 'potato', 'Reeve’s Maincrop, untreated row', 15, '2026-04-12', true, { harvest: '2026-09-05', note: 'Trial row: nothing is sprayed here.' }),
+  potatoesUntreated: sketch('potato', 'potato', 'Reeve’s Maincrop, untreated row', 15, '2026-04-12', true, {
+    harvest: '2026-09-05',
+    note: 'Trial row: nothing is sprayed here.',
+  }),
   cucumbers: sketch('tunnel', 'cucumber', 'Long Green Wade', 18, '2026-05-16', true, { harvest: '2026-07-19', flower: true }),
   tomatoes: sketch('tunnel', 'tomato', 'Ferry Red', 36, '2026-05-10', true, { harvest: '2026-07-20', flower: true }),
   basil: sketch('tunnel', 'basil', 'Broadleaf', 30, '2026-05-30', true, { harvest: '2026-07-19' }),
@@ -94,8 +114,27 @@ export interface CaseSketch {
   readonly hidden?: Written<'cases'>['hidden'];
   readonly helpers?: boolean;
   readonly decided?: readonly { on: string; option: string; verdict?: 'fits' | 'care'; lookAgain: string; note?: string }[];
-  readonly applied?: readonly { at: string; option: string; plants: number; product?: readonly [number, string]; waterL?: number; part: string; by?: string; temperatureC?: number; windKmh?: number; sky?: string; why: string }[];
-  readonly looks?: readonly { on: string; severity: number; count?: number; growth: Written<'looks'>['newGrowth']; next?: string; note?: string }[];
+  readonly applied?: readonly {
+    at: string;
+    option: string;
+    plants: number;
+    product?: readonly [number, string];
+    waterL?: number;
+    part: string;
+    by?: string;
+    temperatureC?: number;
+    windKmh?: number;
+    sky?: string;
+    why: string;
+  }[];
+  readonly looks?: readonly {
+    on: string;
+    severity: number;
+    count?: number;
+    growth: Written<'looks'>['newGrowth'];
+    next?: string;
+    note?: string;
+  }[];
   readonly closed?: { on: string; outcome: NonNullable<Written<'cases'>['outcome']>; note: string };
 }
 
@@ -107,10 +146,37 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['rust-pustules'], ['leaf-strips-windows'], ['green-black-droppings'], ['grub-in-shoot'], ['black-varnish-dots', 'absent']],
     taken: [{ on: '2026-06-22', for: ['leek-rust', 'leek-moth'], why: 'Orange dust and a grub: two troubles at once.' }],
     stage: 'larva',
-    decided: [{ on: '2026-06-23', option: 'hand-pick', verdict: 'care', lookAgain: '2026-06-30', note: 'Squash in the fold; mesh for the August flight.' }],
+    decided: [
+      {
+        on: '2026-06-23',
+        option: 'hand-pick',
+        verdict: 'care',
+        lookAgain: '2026-06-30',
+        note: 'Squash in the fold; mesh for the August flight.',
+      },
+    ],
     applied: [
-      { at: '2026-06-23T07:10:00Z', option: 'hand-pick', plants: 220, part: 'inner leaves', by: 'Tam Reedmace', sky: 'overcast', why: '31 grubs and 12 cocoons squashed' },
-      { at: '2026-07-03T07:30:00Z', option: 'sulphur', plants: 220, product: [60, 'g'], waterL: 20, part: 'both sides of the leaves', temperatureC: 16, windKmh: 6, sky: 'cloud', why: 'rust on a tenth of the leaf' },
+      {
+        at: '2026-06-23T07:10:00Z',
+        option: 'hand-pick',
+        plants: 220,
+        part: 'inner leaves',
+        by: 'Tam Reedmace',
+        sky: 'overcast',
+        why: '31 grubs and 12 cocoons squashed',
+      },
+      {
+        at: '2026-07-03T07:30:00Z',
+        option: 'sulphur',
+        plants: 220,
+        product: [60, 'g'],
+        waterL: 20,
+        part: 'both sides of the leaves',
+        temperatureC: 16,
+        windKmh: 6,
+        sky: 'cloud',
+        why: 'rust on a tenth of the leaf',
+      },
     ],
     looks: [
       { on: '2026-06-22', severity: 9, count: 31, growth: 'marked' },
@@ -139,8 +205,24 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'plants going yellow and keeling over in one corner, white fluff at the base with black pinheads',
     found: [['white-fluff-bulb-base'], ['yellow-old-leaves'], ['wilted'], ['bulb-soft-smelly', 'absent']],
     taken: [{ on: '2025-06-10', for: ['allium-white-rot'] }],
-    decided: [{ on: '2025-06-11', option: 'remove-with-soil', lookAgain: '2025-06-24', note: 'All of it, with the soil; bed closed to the family.' }],
-    applied: [{ at: '2025-06-11T08:00:00Z', option: 'remove-with-soil', plants: 140, part: 'whole plants and a spade of soil', by: 'Wren Sallow', why: 'no cure; keep the grains in one bed' }],
+    decided: [
+      {
+        on: '2025-06-11',
+        option: 'remove-with-soil',
+        lookAgain: '2025-06-24',
+        note: 'All of it, with the soil; bed closed to the family.',
+      },
+    ],
+    applied: [
+      {
+        at: '2025-06-11T08:00:00Z',
+        option: 'remove-with-soil',
+        plants: 140,
+        part: 'whole plants and a spade of soil',
+        by: 'Wren Sallow',
+        why: 'no cure; keep the grains in one bed',
+      },
+    ],
     looks: [{ on: '2025-06-10', severity: 35, growth: 'none' }],
     closed: { on: '2025-06-24', outcome: 'removed', note: 'Bed marked: no alliums until 2040.' },
   },
@@ -151,8 +233,23 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['wet-dark-blotches'], ['white-fringe-under-blotch'], ['ringed-brown-spots', 'absent']],
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
     stage: 'lesion',
-    decided: [{ on: '2026-07-13', option: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' }],
-    applied: [{ at: '2026-07-13T18:20:00Z', option: 'copper', plants: 90, product: [27, 'g'], waterL: 9, part: 'both sides of the leaves to run-off', temperatureC: 18, windKmh: 8, sky: 'dry, rain due in two days', why: 'first blotches; wet spell ahead' }],
+    decided: [
+      { on: '2026-07-13', option: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' },
+    ],
+    applied: [
+      {
+        at: '2026-07-13T18:20:00Z',
+        option: 'copper',
+        plants: 90,
+        product: [27, 'g'],
+        waterL: 9,
+        part: 'both sides of the leaves to run-off',
+        temperatureC: 18,
+        windKmh: 8,
+        sky: 'dry, rain due in two days',
+        why: 'first blotches; wet spell ahead',
+      },
+    ],
     looks: [
       { on: '2026-07-13', severity: 2, growth: 'clean' },
       { on: '2026-07-16', severity: 4, growth: 'clean', next: '2026-07-18' },
@@ -179,8 +276,24 @@ export const demoCases: readonly CaseSketch[] = [
     helpers: true,
     decided: [{ on: '2026-06-28', option: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' }],
     applied: [
-      { at: '2026-06-28T17:00:00Z', option: 'phytoseiulus', plants: 18, part: 'worst leaves first', by: 'Isa Marrow', temperatureC: 24, sky: 'in the tunnel', why: 'speckling on one leaf in six' },
-      { at: '2026-07-02T07:00:00Z', option: 'raise-humidity', plants: 18, part: 'paths and undersides', by: 'Isa Marrow', why: 'hot dry week' },
+      {
+        at: '2026-06-28T17:00:00Z',
+        option: 'phytoseiulus',
+        plants: 18,
+        part: 'worst leaves first',
+        by: 'Isa Marrow',
+        temperatureC: 24,
+        sky: 'in the tunnel',
+        why: 'speckling on one leaf in six',
+      },
+      {
+        at: '2026-07-02T07:00:00Z',
+        option: 'raise-humidity',
+        plants: 18,
+        part: 'paths and undersides',
+        by: 'Isa Marrow',
+        why: 'hot dry week',
+      },
     ],
     looks: [
       { on: '2026-06-27', severity: 18, count: 40, growth: 'marked' },
@@ -193,10 +306,27 @@ export const demoCases: readonly CaseSketch[] = [
     planting: 'tomatoes',
     opened: '2026-07-06',
     words: 'older leaves yellow between the veins, veins stay green, nothing moving on them',
-    found: [['yellow-between-veins-old'], ['moving-specks', 'absent'], ['leaf-stippling', 'absent'], ['yellow-between-veins-new', 'absent']],
+    found: [
+      ['yellow-between-veins-old'],
+      ['moving-specks', 'absent'],
+      ['leaf-stippling', 'absent'],
+      ['yellow-between-veins-new', 'absent'],
+    ],
     taken: [{ on: '2026-07-06', for: ['magnesium-shortage'] }],
     decided: [{ on: '2026-07-06', option: 'magnesium-feed', lookAgain: '2026-07-16' }],
-    applied: [{ at: '2026-07-06T19:00:00Z', option: 'magnesium-feed', plants: 36, product: [72, 'g'], waterL: 3.6, part: 'leaves, until wet', temperatureC: 19, sky: 'in the tunnel', why: 'green veins on yellow, beside swelling fruit' }],
+    applied: [
+      {
+        at: '2026-07-06T19:00:00Z',
+        option: 'magnesium-feed',
+        plants: 36,
+        product: [72, 'g'],
+        waterL: 3.6,
+        part: 'leaves, until wet',
+        temperatureC: 19,
+        sky: 'in the tunnel',
+        why: 'green veins on yellow, beside swelling fruit',
+      },
+    ],
     looks: [
       { on: '2026-07-06', severity: 15, growth: 'clean' },
       { on: '2026-07-16', severity: 13, growth: 'clean', next: '2026-07-26' },
@@ -226,8 +356,22 @@ export const demoCases: readonly CaseSketch[] = [
     taken: [{ on: '2026-06-08', for: ['grey-mould'] }],
     decided: [{ on: '2026-06-08', option: 'open-for-air', lookAgain: '2026-06-12' }],
     applied: [
-      { at: '2026-06-08T10:00:00Z', option: 'open-for-air', plants: 64, part: 'old leaves off, straw under', by: 'Tam Reedmace', why: 'crowded and damp' },
-      { at: '2026-06-10T09:00:00Z', option: 'pick-off-leaves', plants: 64, part: 'every furry fruit', by: 'Tam Reedmace', why: '58 fruits binned' },
+      {
+        at: '2026-06-08T10:00:00Z',
+        option: 'open-for-air',
+        plants: 64,
+        part: 'old leaves off, straw under',
+        by: 'Tam Reedmace',
+        why: 'crowded and damp',
+      },
+      {
+        at: '2026-06-10T09:00:00Z',
+        option: 'pick-off-leaves',
+        plants: 64,
+        part: 'every furry fruit',
+        by: 'Tam Reedmace',
+        why: '58 fruits binned',
+      },
     ],
     looks: [
       { on: '2026-06-08', severity: 14, count: 58, growth: 'unknown' },
@@ -244,8 +388,24 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['fruit-hole-frass'], ['fruit-scabs', 'absent']],
     taken: [{ on: '2026-07-11', for: ['codling-moth'] }],
     stage: 'larva',
-    decided: [{ on: '2026-07-11', option: 'hand-pick', lookAgain: '2026-07-18', note: 'Bored fruit off each week. Trap caught 7 in the first week of June: virus spray next year from 10 June.' }],
-    applied: [{ at: '2026-07-11T16:00:00Z', option: 'hand-pick', plants: 9, part: '14 bored fruits', by: 'Wren Sallow', why: 'take the brood away' }],
+    decided: [
+      {
+        on: '2026-07-11',
+        option: 'hand-pick',
+        lookAgain: '2026-07-18',
+        note: 'Bored fruit off each week. Trap caught 7 in the first week of June: virus spray next year from 10 June.',
+      },
+    ],
+    applied: [
+      {
+        at: '2026-07-11T16:00:00Z',
+        option: 'hand-pick',
+        plants: 9,
+        part: '14 bored fruits',
+        by: 'Wren Sallow',
+        why: 'take the brood away',
+      },
+    ],
     looks: [{ on: '2026-07-11', severity: 6, count: 14, growth: 'unknown', next: '2026-07-18' }],
   },
   {
@@ -255,7 +415,16 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['petals-eaten'], ['earwigs-hiding'], ['slime-trail', 'absent']],
     taken: [{ on: '2026-07-14', for: ['earwig'] }],
     decided: [{ on: '2026-07-14', option: 'earwig-pots', lookAgain: '2026-07-18' }],
-    applied: [{ at: '2026-07-15T19:30:00Z', option: 'earwig-pots', plants: 42, part: '12 pots on canes', by: 'Isa Marrow', why: 'blooms for cutting are marked' }],
+    applied: [
+      {
+        at: '2026-07-15T19:30:00Z',
+        option: 'earwig-pots',
+        plants: 42,
+        part: '12 pots on canes',
+        by: 'Isa Marrow',
+        why: 'blooms for cutting are marked',
+      },
+    ],
     looks: [{ on: '2026-07-14', severity: 11, count: 26, growth: 'unknown', next: '2026-07-18' }],
   },
   {
@@ -265,7 +434,15 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['black-fringed-spots'], ['leaf-drop'], ['yellow-old-leaves'], ['rust-pustules', 'absent']],
     taken: [{ on: '2026-06-29', for: ['rose-black-spot'] }],
     decided: [{ on: '2026-06-29', option: 'pick-off-leaves', lookAgain: '2026-07-09' }],
-    applied: [{ at: '2026-06-30T10:00:00Z', option: 'pick-off-leaves', plants: 4, part: 'spotted leaves and all that lay below', why: 'June spots on most shoots' }],
+    applied: [
+      {
+        at: '2026-06-30T10:00:00Z',
+        option: 'pick-off-leaves',
+        plants: 4,
+        part: 'spotted leaves and all that lay below',
+        why: 'June spots on most shoots',
+      },
+    ],
     looks: [
       { on: '2026-06-29', severity: 17, growth: 'marked' },
       { on: '2026-07-09', severity: 12, growth: 'clean', next: '2026-07-19' },
@@ -278,7 +455,11 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['leaf-silvering'], ['bleached-patches'], ['black-varnish-dots'], ['thin-slivers']],
     taken: [
       { on: '2026-05-12', for: ['sun-scorch'], why: 'Window side, bright week.' },
-      { on: '2026-06-02', for: ['thrips'], why: 'New leaf marked in the shade too; black dots, and slivers on white paper. Scorch was wrong.' },
+      {
+        on: '2026-06-02',
+        for: ['thrips'],
+        why: 'New leaf marked in the shade too; black dots, and slivers on white paper. Scorch was wrong.',
+      },
     ],
     stage: 'adult',
     decided: [
@@ -290,7 +471,15 @@ export const demoCases: readonly CaseSketch[] = [
       { at: '2026-05-12T09:00:00Z', option: 'shade', plants: 1, part: 'moved back from the glass', why: 'taken for scorch' },
       { at: '2026-06-02T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
       { at: '2026-06-09T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
-      { at: '2026-06-16T10:00:00Z', option: 'cucumeris', plants: 1, part: 'two sachets', by: 'Isa Marrow', temperatureC: 21, why: 'new leaf still marked' },
+      {
+        at: '2026-06-16T10:00:00Z',
+        option: 'cucumeris',
+        plants: 1,
+        part: 'two sachets',
+        by: 'Isa Marrow',
+        temperatureC: 21,
+        why: 'new leaf still marked',
+      },
     ],
     looks: [
       { on: '2026-05-12', severity: 12, growth: 'clean' },
@@ -317,7 +506,17 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['black-flies-soil'], ['green-algae-compost'], ['seedlings-toppled', 'absent']],
     taken: [{ on: '2026-06-26', for: ['fungus-gnat'] }],
     decided: [{ on: '2026-06-26', option: 'gnat-nematodes', lookAgain: '2026-07-03' }],
-    applied: [{ at: '2026-06-27T18:00:00Z', option: 'gnat-nematodes', plants: 14, part: 'compost, moist', by: 'Isa Marrow', temperatureC: 19, why: 'eleven on a card in a week' }],
+    applied: [
+      {
+        at: '2026-06-27T18:00:00Z',
+        option: 'gnat-nematodes',
+        plants: 14,
+        part: 'compost, moist',
+        by: 'Isa Marrow',
+        temperatureC: 19,
+        why: 'eleven on a card in a week',
+      },
+    ],
     looks: [
       { on: '2026-06-26', severity: 5, count: 11, growth: 'clean' },
       { on: '2026-07-03', severity: 3, count: 5, growth: 'clean' },
@@ -334,8 +533,28 @@ export const demoCases: readonly CaseSketch[] = [
     taken: [{ on: '2025-08-03', for: ['powdery-mildew'] }],
     decided: [{ on: '2025-08-03', option: 'bicarbonate', lookAgain: '2025-08-10' }],
     applied: [
-      { at: '2025-08-03T18:00:00Z', option: 'bicarbonate', plants: 12, product: [12, 'g'], waterL: 2.4, part: 'both sides', temperatureC: 20, windKmh: 5, why: 'first patches' },
-      { at: '2025-08-11T18:00:00Z', option: 'bicarbonate', plants: 12, product: [12, 'g'], waterL: 2.4, part: 'both sides', temperatureC: 19, windKmh: 9, why: 'patches came back' },
+      {
+        at: '2025-08-03T18:00:00Z',
+        option: 'bicarbonate',
+        plants: 12,
+        product: [12, 'g'],
+        waterL: 2.4,
+        part: 'both sides',
+        temperatureC: 20,
+        windKmh: 5,
+        why: 'first patches',
+      },
+      {
+        at: '2025-08-11T18:00:00Z',
+        option: 'bicarbonate',
+        plants: 12,
+        product: [12, 'g'],
+        waterL: 2.4,
+        part: 'both sides',
+        temperatureC: 19,
+        windKmh: 9,
+        why: 'patches came back',
+      },
     ],
     looks: [
       { on: '2025-08-03', severity: 7, growth: 'clean' },

@@ -31,7 +31,12 @@ export async function requireAccess(deps: Deps, ctx: Asked, wanted: Endpoint['ac
   const role = await roleIn(deps, ctx.params['garden']!, person.id);
   if (!role) throw notFound('This garden');
   const allowed = wanted === 'garden-read' || role === 'owner' || (wanted === 'garden-write' && role === 'member');
-  if (!allowed) throw new ApiError(403, 'not-allowed', wanted === 'garden-owner' ? 'Only an owner of the garden may do this.' : 'You may look at this garden, not write in it.');
+  if (!allowed)
+    throw new ApiError(
+      403,
+      'not-allowed',
+      wanted === 'garden-owner' ? 'Only an owner of the garden may do this.' : 'You may look at this garden, not write in it.',
+    );
   return { person, role };
 }
 

@@ -8,7 +8,12 @@ import { gardens, members } from './tables.js';
 type GardenRow = typeof gardens.$inferSelect;
 
 export async function gardensOf(db: Db, personId: string): Promise<GardenSummary[]> {
-  const rows = await db.select().from(members).innerJoin(gardens, eq(gardens.id, members.gardenId)).where(eq(members.personId, personId)).orderBy(gardens.createdAt);
+  const rows = await db
+    .select()
+    .from(members)
+    .innerJoin(gardens, eq(gardens.id, members.gardenId))
+    .where(eq(members.personId, personId))
+    .orderBy(gardens.createdAt);
   return rows.map((row) => toSummary(row.gardens, row.members.role));
 }
 
@@ -43,15 +48,27 @@ export async function gardenClock(db: Db, gardenId: string, now: () => Date): Pr
 }
 
 export async function membersOf(db: Db, gardenId: string): Promise<Member[]> {
-  const rows = await db.select({ name: people.name, email: people.email, role: members.role }).from(members).innerJoin(people, eq(people.id, members.personId)).where(eq(members.gardenId, gardenId)).orderBy(people.name);
+  const rows = await db
+    .select({ name: people.name, email: people.email, role: members.role })
+    .from(members)
+    .innerJoin(people, eq(people.id, members.personId))
+    .where(eq(members.gardenId, gardenId))
+    .orderBy(people.name);
   return rows.map((row) => ({ ...row, role: row.role as Member['role'] }));
 }
 
 export async function addMember(db: Db, gardenId: string, personId: string, role: Member['role']): Promise<void> {
-  await db.insert(members).values({ gardenId, personId, role }).onConflictDoUpdate({ target: [members.gardenId, members.personId], set: { role } });
+  await db
+    .insert(members)
+    .values({ gardenId, personId, role })
+    .onConflictDoUpdate({ target: [members.gardenId, members.personId], set: { role } });
 }
 
 function toSummary(row: GardenRow, role: string): GardenSummary {
   const { createdAt: _, fixedNow, ...settings } = row;
-  return { ...(settings as GardenSettings & { id: string }), role: role as GardenSummary['role'], fixedNow: fixedNow?.toISOString() ?? null };
+  return {
+    ...(settings as GardenSettings & { id: string }),
+    role: role as GardenSummary['role'],
+    fixedNow: fixedNow?.toISOString() ?? null,
+  };
 }

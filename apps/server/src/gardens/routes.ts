@@ -27,7 +27,13 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {
     const of = <S extends Subject>(subject: S) => recordsOf(db, subject, garden);
     const [summary, places, plantings, cases, decisions, applications, looks] = await Promise.all([
-      gardenById(db, garden, access.person!.id), of('places'), of('plantings'), of('cases'), of('decisions'), of('applications'), of('looks'),
+      gardenById(db, garden, access.person!.id),
+      of('places'),
+      of('plantings'),
+      of('cases'),
+      of('decisions'),
+      of('applications'),
+      of('looks'),
     ]);
     return { garden: summary, places, plantings, cases, decisions, applications, looks };
   });
@@ -38,24 +44,40 @@ export function gardenRoutes(router: Router, deps: Deps): void {
     const person = await personByEmail(db, body.email);
     if (!person) throw invalidField(['email'], 'unknown', 'Nobody has an account with this address yet. They make one first.');
     const others = await membersOf(db, params.garden);
-    if (others.some(({ email, role }) => email === person.email && role === 'owner')) throw invalidField(['email'], 'owner', 'This person owns the garden.');
+    if (others.some(({ email, role }) => email === person.email && role === 'owner'))
+      throw invalidField(['email'], 'owner', 'This person owns the garden.');
     await addMember(db, params.garden, person.id, body.role);
     return membersOf(db, params.garden);
   });
 
   serve(router, deps, endpoints.writePlace, ({ params, body, access }) =>
-    writeRecord(db, 'places', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change }),
+    writeRecord(db, 'places', params.record, body.version, body.value, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    }),
   );
 
   serve(router, deps, endpoints.writePlanting, ({ params, body, access }) => {
     requireEntry(deps.library.hosts, body.value.host, ['value', 'host']);
-    return writeRecord(db, 'plantings', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+    return writeRecord(db, 'plantings', params.record, body.version, body.value, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    });
   });
 
   serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
 
   serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
-    const undone = await undoChange(db, body.undoes, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+    const undone = await undoChange(db, body.undoes, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    });
     return undone as never;
   });
 }

@@ -1,5 +1,20 @@
 import { sql } from 'drizzle-orm';
-import { bigserial, boolean, check, date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigserial,
+  boolean,
+  check,
+  date,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { people } from '../people/tables.js';
 
 export const gardens = pgTable(
@@ -28,17 +43,27 @@ export const gardens = pgTable(
 export const members = pgTable(
   'members',
   {
-    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
-    personId: uuid('person_id').notNull().references(() => people.id, { onDelete: 'cascade' }),
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
     role: text('role').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.gardenId, table.personId] }), index('members_person').on(table.personId), check('members_role', sql`${table.role} in ('owner', 'member', 'viewer')`)],
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.personId] }),
+    index('members_person').on(table.personId),
+    check('members_role', sql`${table.role} in ('owner', 'member', 'viewer')`),
+  ],
 );
 
 export const places = pgTable(
   'places',
   {
-    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
     id: uuid('id').notNull(),
     version: integer('version').notNull(),
     name: text('name').notNull(),
@@ -81,7 +106,9 @@ export const plantings = pgTable(
 export const changes = pgTable(
   'changes',
   {
-    gardenId: uuid('garden_id').notNull().references(() => gardens.id, { onDelete: 'cascade' }),
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
     id: uuid('id').notNull(),
     sequence: bigserial('sequence', { mode: 'number' }).notNull(),
     subject: text('subject').notNull(),
@@ -89,7 +116,9 @@ export const changes = pgTable(
     before: jsonb('before'),
     after: jsonb('after'),
     undoes: uuid('undoes'),
-    personId: uuid('person_id').notNull().references(() => people.id),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => people.id),
     madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
   },
   (table) => [primaryKey({ columns: [table.gardenId, table.id] }), index('changes_order').on(table.gardenId, table.sequence)],

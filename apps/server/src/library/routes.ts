@@ -16,7 +16,9 @@ export function libraryRoutes(router: Router, deps: Deps): void {
     if (ctx.fresh) ctx.status = 304;
     return library;
   });
-  serve(router, deps, endpoints.libraryList, ({ params, query }) => searchByName<{ id: string; name: string }>(library[params.list], query.q ?? ''));
+  serve(router, deps, endpoints.libraryList, ({ params, query }) =>
+    searchByName<{ id: string; name: string }>(library[params.list], query.q ?? ''),
+  );
   serve(router, deps, endpoints.libraryEntry, ({ params }) => {
     const entry = library[params.list].find(({ id }) => id === params.id);
     if (!entry) throw notFound('This entry');

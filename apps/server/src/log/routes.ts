@@ -13,10 +13,17 @@ export function logRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeApplication, async ({ params: { garden, record }, body: { change, version, value }, access }) => {
     const card = requireEntry(deps.library.interventions, value.option, ['value', 'option']);
     const clock = await gardenClock(deps.db, garden, deps.now);
-    if (new Date(value.appliedAt) > clock.now) throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
+    if (new Date(value.appliedAt) > clock.now)
+      throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
     const planting = (await recordsOf(deps.db, 'plantings', garden)).find(({ id }) => id === value.plantingId);
     const waits = waitsAfter(new Date(value.appliedAt).toISOString(), clock.timeZone, card, planting?.eaten ?? false);
-    const stored = { ...value, ...waits, appliedAt: new Date(value.appliedAt).toISOString() };
-    return writeRecord(deps.db, 'applications', record, version, stored, { gardenId: garden, personId: access.person!.id, at: deps.now(), change });
+    const isoInstant = (instant: string) => new Date(instant).toISOString();
+    const stored = { ...value, ...waits, appliedAt: isoInstant(value.appliedAt), reEntryAt: isoInstant(waits.reEntryAt) };
+    return writeRecord(deps.db, 'applications', record, version, stored, {
+      gardenId: garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change,
+    });
   });
 }

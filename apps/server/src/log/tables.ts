@@ -29,7 +29,11 @@ export const applications = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
-    foreignKey({ name: 'applications_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
+    foreignKey({
+      name: 'applications_planting',
+      columns: [table.gardenId, table.plantingId],
+      foreignColumns: [plantings.gardenId, plantings.id],
+    }),
     foreignKey({ name: 'applications_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
     index('applications_by_planting').on(table.gardenId, table.plantingId),
     check('applications_plants', sql`${table.plants} >= 1`),

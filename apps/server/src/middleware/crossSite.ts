@@ -23,7 +23,14 @@ export function crossSite(): Middleware {
 export function handOutToken(ctx: Context, secure: boolean): void {
   const session = ctx.session!;
   session['csrf'] ??= randomBytes(24).toString('base64url');
-  ctx.cookies.set(cookieName, session['csrf'] as string, { httpOnly: false, sameSite: 'strict', secure, signed: false, overwrite: true, path: '/' });
+  ctx.cookies.set(cookieName, session['csrf'] as string, {
+    httpOnly: false,
+    sameSite: 'strict',
+    secure,
+    signed: false,
+    overwrite: true,
+    path: '/',
+  });
 }
 
 function sameToken(own: unknown, sent: string): boolean {

@@ -8,12 +8,15 @@ export function errors(log: Logger): Middleware {
   return async (ctx, next) => {
     try {
       await next();
-      if (ctx.status === 404 && ctx.body == null && ctx.path.startsWith('/api/')) throw new ApiError(404, 'not-found', 'There is no such address.');
+      if (ctx.status === 404 && ctx.body == null && ctx.path.startsWith('/api/'))
+        throw new ApiError(404, 'not-found', 'There is no such address.');
     } catch (error) {
       const known = asApiError(error);
       // A database error's message holds what people wrote: only its class and code go to the log.
-      if (!known) log.error({ path: ctx.path, name: (error as Error).name, code: causeCode(error), stack: stackOnly(error) }, 'unexpected error');
-      const answer = known ?? new ApiError(500, 'internal', 'Something went wrong here. What you typed is still on your screen; try again.');
+      if (!known)
+        log.error({ path: ctx.path, name: (error as Error).name, code: causeCode(error), stack: stackOnly(error) }, 'unexpected error');
+      const answer =
+        known ?? new ApiError(500, 'internal', 'Something went wrong here. What you typed is still on your screen; try again.');
       ctx.status = answer.status;
       ctx.body = { error: { code: answer.code, message: answer.message, ...answer.details } };
     }
@@ -36,4 +39,10 @@ function causeCode(error: unknown): string | undefined {
   return undefined;
 }
 
-const stackOnly = (error: unknown) => (error instanceof Error ? error.stack?.split('\n').filter((line) => line.trim().startsWith('at ')).join('\n') : undefined);
+const stackOnly = (error: unknown) =>
+  error instanceof Error
+    ? error.stack
+        ?.split('\n')
+        .filter((line) => line.trim().startsWith('at '))
+        .join('\n')
+    : undefined;

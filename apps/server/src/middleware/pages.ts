@@ -14,9 +14,11 @@ export function pages(folder: string): Middleware {
     if (ctx.body != null || ctx.status !== 404 || ctx.path.startsWith('/api/') || !['GET', 'HEAD'].includes(ctx.method)) return;
     if (/\.\w+$/.test(ctx.path) && ctx.path !== '/index.html') {
       const immutable = hashed.test(ctx.path);
-      await send(ctx, ctx.path, { root: folder, brotli: true, gzip: true, immutable, maxAge: immutable ? yearMs : 0 }).catch((error: { status?: number }) => {
-        if (error.status !== 404) throw error;
-      });
+      await send(ctx, ctx.path, { root: folder, brotli: true, gzip: true, immutable, maxAge: immutable ? yearMs : 0 }).catch(
+        (error: { status?: number }) => {
+          if (error.status !== 404) throw error;
+        },
+      );
       return;
     }
     ctx.type = 'html';

@@ -17,6 +17,10 @@ export async function personById(db: Db, id: string): Promise<Person | null> {
 }
 
 export async function addPerson(db: Db, person: PersonRow): Promise<void> {
-  const added = await db.insert(people).values({ ...person, email: person.email.toLowerCase() }).onConflictDoNothing().returning({ id: people.id });
+  const added = await db
+    .insert(people)
+    .values({ ...person, email: person.email.toLowerCase() })
+    .onConflictDoNothing()
+    .returning({ id: people.id });
   if (added.length === 0) throw invalidField(['email'], 'taken', 'There is an account with this address already. Sign in instead.');
 }

@@ -18,7 +18,14 @@ const quarterHour = 15 * 60;
 
 /** Sign in, sign up, sign out. */
 export function peopleRoutes(router: Router, deps: Deps): void {
-  const limiter = new RateLimiterPostgres({ storeClient: deps.pool, tableName: 'rate_limits', tableCreated: true, points: deps.signInTries, duration: quarterHour, clearExpiredByTimeout: false });
+  const limiter = new RateLimiterPostgres({
+    storeClient: deps.pool,
+    tableName: 'rate_limits',
+    tableCreated: true,
+    points: deps.signInTries,
+    duration: quarterHour,
+    clearExpiredByTimeout: false,
+  });
   // An unknown address costs as much time as a wrong password, so that the answer does not tell which it was.
   const unknownHash = hash(randomUUID(), argon);
 
@@ -40,7 +47,13 @@ export function peopleRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.signUp, async ({ body, ctx }) => {
     await spend(limiter, `sign-up ${ctx.ip}`);
     const id = randomUUID();
-    await addPerson(deps.db, { id, name: body.name, email: body.email, passwordHash: await hash(body.password, argon), createdAt: deps.now() });
+    await addPerson(deps.db, {
+      id,
+      name: body.name,
+      email: body.email,
+      passwordHash: await hash(body.password, argon),
+      createdAt: deps.now(),
+    });
     return begin(ctx, deps, id);
   });
 

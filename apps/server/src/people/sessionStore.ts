@@ -10,7 +10,10 @@ const dayMs = 24 * 60 * 60 * 1000;
 export function sessionStore(db: Db, now: () => Date) {
   return {
     async get(key: string): Promise<unknown> {
-      const [row] = await db.select().from(sessions).where(eq(sessions.keyHash, hashKey(key)));
+      const [row] = await db
+        .select()
+        .from(sessions)
+        .where(eq(sessions.keyHash, hashKey(key)));
       return row && row.expiresAt > now() ? row.data : undefined;
     },
     async set(key: string, data: unknown, maxAge: number | 'session' | undefined): Promise<void> {

@@ -9,6 +9,11 @@ import { requireEntry } from '../library/requireEntry.js';
 export function planRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeDecision, ({ params, body, access }) => {
     requireEntry(deps.library.interventions, body.value.option, ['value', 'option']);
-    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change });
+    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    });
   });
 }

@@ -7,6 +7,11 @@ import { writeRecord } from '../gardens/changeQueries.js';
 /** Recovery looks. */
 export function recoveryRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeLook, ({ params, body, access }) =>
-    writeRecord(deps.db, 'looks', params.record, body.version, body.value, { gardenId: params.garden, personId: access.person!.id, at: deps.now(), change: body.change }),
+    writeRecord(deps.db, 'looks', params.record, body.version, body.value, {
+      gardenId: params.garden,
+      personId: access.person!.id,
+      at: deps.now(),
+      change: body.change,
+    }),
   );
 }

@@ -25,7 +25,10 @@ export function alertsFor(ranked: readonly Ranked[], findings: readonly Finding[
     text: `${name} is possible and must be reported here. Stop moving plants, photograph, take nothing off the site, and call the plant-health authority.`,
   }));
   if (findings.length >= 4 && unsure.length >= 2)
-    alerts.push({ code: 'send-sample', text: `${unsure.map(({ name }) => name).join(' and ')} are hard to tell apart by eye: a plant clinic can.` });
+    alerts.push({
+      code: 'send-sample',
+      text: `${unsure.map(({ name }) => name).join(' and ')} are hard to tell apart by eye: a plant clinic can.`,
+    });
   if (seen.length === 0 || (seen.length === 1 && (ranked[0]?.probability ?? 0) < 0.5))
     alerts.push({ code: 'too-little-seen', text: 'Too little has been seen to name a cause. Add what you see, or make one of the looks.' });
   return alerts;

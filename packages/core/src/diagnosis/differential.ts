@@ -64,15 +64,19 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
   const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
-  const ranked = rank(belief)
-    .map(({ candidate, probability }) => describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs)));
+  const ranked = rank(belief).map(({ candidate, probability }) =>
+    describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs)),
+  );
   const looks = nextLooks(knowledge.checks, belief, findings, signs);
   return {
     host: { id: question.host.id, name: question.host.name },
     read: text.read,
     unread: text.unread,
     ranked,
-    together: belief.sets.filter(({ causes }) => causes.length > 1).slice(0, 5).map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
+    together: belief.sets
+      .filter(({ causes }) => causes.length > 1)
+      .slice(0, 5)
+      .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
     settled: findings.some(({ state }) => state === 'seen') && (looks[0]?.bits ?? 0) < settledBelowBits,
@@ -113,6 +117,8 @@ function describe({ condition, factors }: Candidate, probability: number, eviden
     probability,
     for: evidence.filter(({ decibans }) => decibans > 0),
     against: evidence.filter(({ decibans }) => decibans < 0),
-    circumstances: factors.map(({ code, factor }) => ({ code, decibans: 10 * Math.log10(factor) })).filter(({ decibans }) => Math.abs(decibans) >= 0.5),
+    circumstances: factors
+      .map(({ code, factor }) => ({ code, decibans: 10 * Math.log10(factor) }))
+      .filter(({ decibans }) => Math.abs(decibans) >= 0.5),
   };
 }

@@ -21,4 +21,16 @@ export { readText } from './text/readText.js';
 export type { Reading, TextReading } from './text/readText.js';
 
 // What it reasons about
-export type { CheckFacts, Circumstances, ConditionFacts, Finding, Frequency, HostFacts, Knowledge, Onset, Pattern, Setting, SignFacts } from './knowledge.js';
+export type {
+  CheckFacts,
+  Circumstances,
+  ConditionFacts,
+  Finding,
+  Frequency,
+  HostFacts,
+  Knowledge,
+  Onset,
+  Pattern,
+  Setting,
+  SignFacts,
+} from './knowledge.js';

@@ -38,12 +38,25 @@ export function nextLooks(
   const known = new Set(findings.map(({ sign }) => sign));
   const sets = belief.sets.slice(0, setsWeighed);
   const decisions = sets.map((set) => decisionKey(set, findings));
-  const doubt = entropyBits(massByDecision(sets.map(({ probability }) => probability), decisions));
+  const doubt = entropyBits(
+    massByDecision(
+      sets.map(({ probability }) => probability),
+      decisions,
+    ),
+  );
   return checks
     .map((check) => {
       const open = check.reveals.filter((sign) => !known.has(sign)).flatMap((sign) => signs.get(sign) ?? []);
       const telling = mostTelling(open, sets);
-      return { check, look: { check: check.id, reveals: open.map(({ id }) => id), minutes: check.minutes, bits: expectedDrop(telling, sets, decisions, doubt) } };
+      return {
+        check,
+        look: {
+          check: check.id,
+          reveals: open.map(({ id }) => id),
+          minutes: check.minutes,
+          bits: expectedDrop(telling, sets, decisions, doubt),
+        },
+      };
     })
     .filter(({ look }) => look.reveals.length > 0 && look.bits > 0.005)
     .sort((a, b) => worth(b) - worth(a))
@@ -80,7 +93,9 @@ function expectedDrop(signs: readonly SignFacts[], sets: readonly CauseSet[], de
   const total = sets.reduce((sum, set) => sum + set.probability, 0);
   let remaining = 0;
   for (let outcome = 0; outcome < 2 ** signs.length; outcome++) {
-    const masses = sets.map((set, s) => chances.reduce((mass, chance, i) => mass * (outcome & (1 << i) ? chance[s]! : 1 - chance[s]!), set.probability));
+    const masses = sets.map((set, s) =>
+      chances.reduce((mass, chance, i) => mass * (outcome & (1 << i) ? chance[s]! : 1 - chance[s]!), set.probability),
+    );
     const mass = masses.reduce((sum, one) => sum + one, 0);
     remaining += (mass / total) * entropyBits(massByDecision(masses, decisions));
   }

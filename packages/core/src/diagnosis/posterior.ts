@@ -60,9 +60,14 @@ export function posterior(knowledge: Knowledge, circumstances: Circumstances, fi
 }
 
 /** The conditions that could explain what was found on this host. */
-export function candidatesFor(conditions: readonly ConditionFacts[], circumstances: Circumstances, findings: readonly Finding[]): Candidate[] {
+export function candidatesFor(
+  conditions: readonly ConditionFacts[],
+  circumstances: Circumstances,
+  findings: readonly Finding[],
+): Candidate[] {
   const seen = findings.filter(({ state }) => state === 'seen').map(({ sign }) => sign);
-  const showsSeen = (condition: ConditionFacts) => seen.some((sign) => condition.signs[sign] === 'always' || condition.signs[sign] === 'often');
+  const showsSeen = (condition: ConditionFacts) =>
+    seen.some((sign) => condition.signs[sign] === 'always' || condition.signs[sign] === 'often');
   return conditions
     .filter((condition) => susceptibility(condition, circumstances.host) !== 'unlisted' || showsSeen(condition))
     .map((condition) => {
@@ -92,7 +97,10 @@ function weighSets(candidates: readonly Candidate[], observed: readonly Observed
     sets.push({ causes: [one.condition], logWeight: one.priorLogOdds + logLikelihoodOf(gates, i) });
     for (let j = i + 1; j < candidates.length; j++) {
       const other = candidates[j]!;
-      sets.push({ causes: [one.condition, other.condition], logWeight: one.priorLogOdds + other.priorLogOdds + logLikelihoodOf(gates, i, j) });
+      sets.push({
+        causes: [one.condition, other.condition],
+        logWeight: one.priorLogOdds + other.priorLogOdds + logLikelihoodOf(gates, i, j),
+      });
     }
   });
   return sets;
@@ -132,8 +140,7 @@ function otherLogLikelihood(finding: Finding, sign: SignFacts): number {
 
 function marginalise(sets: readonly CauseSet[]): Map<string, number> {
   const marginals = new Map<string, number>();
-  for (const { causes, probability } of sets)
-    for (const { id } of causes) marginals.set(id, (marginals.get(id) ?? 0) + probability);
+  for (const { causes, probability } of sets) for (const { id } of causes) marginals.set(id, (marginals.get(id) ?? 0) + probability);
   return marginals;
 }
 

@@ -87,7 +87,9 @@ function computeMix(question: MixQuestion): Mix {
   const unit = unitFor(massOrVolume, question.spoons);
   const limitRatio = question.labelMax ? divide(inBase(question.labelMax), rateBase(question.rate)) : undefined;
   const spoonsOf = (base: Rational) =>
-    question.spoons && massOrVolume === 'volume' ? (inSpoons(base, question.spoons, limitRatio && multiply(base, limitRatio)) ?? null) : null;
+    question.spoons && massOrVolume === 'volume'
+      ? (inSpoons(base, question.spoons, limitRatio && multiply(base, limitRatio)) ?? null)
+      : null;
   const fills = splitIntoFills(product, water, question.sprayer).map((fill) => ({
     water: fromBase(fill.water, 'l'),
     product: fromBase(fill.product, unit),
@@ -105,8 +107,10 @@ function computeMix(question: MixQuestion): Mix {
 
 function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
   if (!labelMax) return;
-  if (dimensionOf(labelMax.unit) !== dimensionOf(rate.unit)) refuse('units-differ', `The label maximum is in ${labelMax.unit} and the rate in ${rate.unit}: give both in units of one kind.`);
-  if (compare(inBase(rate), inBase(labelMax)) > 0) refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
+  if (dimensionOf(labelMax.unit) !== dimensionOf(rate.unit))
+    refuse('units-differ', `The label maximum is in ${labelMax.unit} and the rate in ${rate.unit}: give both in units of one kind.`);
+  if (compare(inBase(rate), inBase(labelMax)) > 0)
+    refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
 }
 
 function wantedVolume({ make, treat }: MixQuestion): Rational | undefined {
@@ -116,7 +120,10 @@ function wantedVolume({ make, treat }: MixQuestion): Rational | undefined {
   }
   if (!treat?.coverage) return undefined;
   requireDimension(treat.coverage, 'volume', 'The coverage');
-  if (treat.coverage.per === 'plant') return treat.plants === undefined ? refuse('nothing-to-treat', 'Say how many plants are to be treated.') : multiply(inBase(treat.coverage), inBase({ amount: treat.plants, unit: 'ml' }));
+  if (treat.coverage.per === 'plant')
+    return treat.plants === undefined
+      ? refuse('nothing-to-treat', 'Say how many plants are to be treated.')
+      : multiply(inBase(treat.coverage), inBase({ amount: treat.plants, unit: 'ml' }));
   if (!treat.area) return refuse('nothing-to-treat', 'Say how large the area is.');
   requireDimension(treat.area, 'area', 'The area');
   const per = unitTable[treat.coverage.per as UnitName];
@@ -132,7 +139,8 @@ function amounts({ rate, treat }: MixQuestion, wanted: Rational | undefined): { 
     requireDimension(treat.area, 'area', 'The area');
     return { product: multiply(rateBase(rate), inBase(treat.area)), water: wanted ?? zero };
   }
-  if (!wanted) return refuse('nothing-to-treat', 'Say how much to make, or how many plants or how much area to treat and how much each takes.');
+  if (!wanted)
+    return refuse('nothing-to-treat', 'Say how much to make, or how many plants or how much area to treat and how much each takes.');
   const share = rateBase(rate);
   if (dimensionOf(rate.unit) !== 'share') return { product: multiply(share, wanted), water: wanted };
   const product = multiply(share, wanted);
@@ -148,7 +156,8 @@ function rateBase({ amount, unit, per }: Rate): Rational {
     return divide(own, add(own, inBase(per)));
   }
   if (dimensionOf(unit) === 'share' || dimensionOf(unit) === 'weight-share') return own;
-  if (!per || !['volume', 'area'].includes(dimensionOf(per.unit))) return refuse('rate-per', 'A rate is so much per volume of water or per area.');
+  if (!per || !['volume', 'area'].includes(dimensionOf(per.unit)))
+    return refuse('rate-per', 'A rate is so much per volume of water or per area.');
   return divide(own, inBase(per));
 }
 
@@ -178,15 +187,19 @@ function splitIntoFills(product: Rational, water: Rational, sprayer: Quantity | 
 
 function alertsFor(fills: readonly Fill[], dimension: 'volume' | 'mass', spoons: SpoonSet | undefined): Mix['alerts'] {
   const alerts: { code: string; text: string }[] = [];
-  if (spoons && dimension === 'mass') alerts.push({ code: 'weigh', text: 'Weigh this product: spoons of a powder differ too much without its own density.' });
-  if (spoons && dimension === 'volume' && fills.some((fill) => !fill.inSpoons)) alerts.push({ code: 'too-small', text: 'Less than an eighth of a teaspoon: use a syringe or make more.' });
+  if (spoons && dimension === 'mass')
+    alerts.push({ code: 'weigh', text: 'Weigh this product: spoons of a powder differ too much without its own density.' });
+  if (spoons && dimension === 'volume' && fills.some((fill) => !fill.inSpoons))
+    alerts.push({ code: 'too-small', text: 'Less than an eighth of a teaspoon: use a syringe or make more.' });
   const worst = Math.max(0, ...fills.map((fill) => Math.abs(fill.inSpoons?.errorPercent ?? 0)));
-  if (worst > 10) alerts.push({ code: 'spoon-error', text: `Spoons are off by ${Math.round(worst)} % here: a syringe or scales do better.` });
+  if (worst > 10)
+    alerts.push({ code: 'spoon-error', text: `Spoons are off by ${Math.round(worst)} % here: a syringe or scales do better.` });
   return alerts;
 }
 
 function requireDimension(quantity: Quantity, wanted: 'volume' | 'area', what: string): void {
-  if (dimensionOf(quantity.unit) !== wanted) refuse('units-differ', `${what} is given as ${wanted === 'volume' ? 'a volume' : 'an area'}, not in ${quantity.unit}.`);
+  if (dimensionOf(quantity.unit) !== wanted)
+    refuse('units-differ', `${what} is given as ${wanted === 'volume' ? 'a volume' : 'an area'}, not in ${quantity.unit}.`);
 }
 
 function refuse(code: MixRefusal['code'], text: string): never {

@@ -62,7 +62,10 @@ export function inSpoons(volumeMl: Rational, set: SpoonSet, limitMl?: Rational):
   if (nearerUp && (!limitMl || compare(up, limitMl) <= 0)) count += 1n;
   if (count === 0n) return undefined;
   const measured = multiply(rational(count), eighthMl);
-  return { text: inWords(measured, sets[set]), errorPercent: toNumber(multiply(divide(subtract(measured, volumeMl), volumeMl), fromDecimal(100))) };
+  return {
+    text: inWords(measured, sets[set]),
+    errorPercent: toNumber(multiply(divide(subtract(measured, volumeMl), volumeMl), fromDecimal(100))),
+  };
 }
 
 const spoonMl = ({ unit, share }: Spoon): Rational => multiply(unitTable[unit].inBase, share);

@@ -61,6 +61,7 @@ export function relativeArea(readings: readonly Reading[]): number | undefined {
 function requireAscending(caller: string, readings: readonly Reading[]): void {
   readings.forEach(({ day, severity }, i) => {
     if (!(severity >= 0 && severity <= 100)) throw new RangeError(`${caller} requires severity from 0 to 100 percent, got ${severity}`);
-    if (i > 0 && !(day > readings[i - 1]!.day)) throw new RangeError(`${caller} requires days in ascending order, got ${readings[i - 1]!.day} then ${day}`);
+    if (i > 0 && !(day > readings[i - 1]!.day))
+      throw new RangeError(`${caller} requires days in ascending order, got ${readings[i - 1]!.day} then ${day}`);
   });
 }

@@ -21,5 +21,10 @@ export interface Progress {
 export function progress(points: readonly { readonly date: string; readonly severity: number }[], model?: ProgressModelName): Progress {
   const first = points[0];
   const readings = points.map(({ date, severity }) => ({ day: daysBetween(first!.date, date), severity }));
-  return { audpc: audpc(readings), audps: audps(readings) ?? null, relative: relativeArea(readings) ?? null, fit: fitProgress(readings, model) ?? null };
+  return {
+    audpc: audpc(readings),
+    audps: audps(readings) ?? null,
+    relative: relativeArea(readings) ?? null,
+    fit: fitProgress(readings, model) ?? null,
+  };
 }

@@ -26,9 +26,21 @@ export const defaultPrices: Prices = { plantValue: 4, minute: 0.2 };
  * @param conditionCount - how many conditions are to be treated; at least 1
  * @returns money per plant; lower is better
  */
-export function expectedLoss(intervention: InterventionFacts, treatments: readonly Treatment[], conditionCount: number, stance: Stance, prices: Prices = defaultPrices): number {
+export function expectedLoss(
+  intervention: InterventionFacts,
+  treatments: readonly Treatment[],
+  conditionCount: number,
+  stance: Stance,
+  prices: Prices = defaultPrices,
+): number {
   const kept = treatments.reduce((sum, { efficacy }) => sum + (efficacy[0]! + efficacy[1]!) / 200, 0) / conditionCount;
   const harm = harmScore[intervention.helpers] + harmScore[intervention.bees] + (intervention.rung === 'synthetic' ? syntheticHarm : 0);
   const plantLost = intervention.rung === 'removal' ? prices.plantValue / 2 : 0;
-  return (1 - kept) * prices.plantValue + intervention.costPerPlant + intervention.minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
+  return (
+    (1 - kept) * prices.plantValue +
+    intervention.costPerPlant +
+    intervention.minutesPerPlant * prices.minute +
+    harm * harmWeight[stance] +
+    plantLost
+  );
 }

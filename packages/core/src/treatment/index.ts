@@ -12,4 +12,16 @@ export type { Reason, ReasonCode } from './rules.js';
 
 // What it judges
 export { stageKinds } from './interventionFacts.js';
-export type { Dispute, Hiding, InterventionFacts, RegionRules, Rung, Situation, StageKind, Stance, Step, TreatableCondition, Treatment } from './interventionFacts.js';
+export type {
+  Dispute,
+  Hiding,
+  InterventionFacts,
+  RegionRules,
+  Rung,
+  Situation,
+  StageKind,
+  Stance,
+  Step,
+  TreatableCondition,
+  Treatment,
+} from './interventionFacts.js';

@@ -80,7 +80,8 @@ export interface Situation {
   readonly daysToHarvest?: number | undefined;
   readonly daysToFrost?: number | undefined;
   readonly temperatureC?: number | undefined;
-  readonly forecast?: { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
+  readonly forecast?:
+    { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
   readonly helpersSeen: boolean;
   readonly hidden?: Hiding | undefined;
   readonly recent: readonly { readonly ingredient: string; readonly daysAgo: number }[];

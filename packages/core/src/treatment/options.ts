@@ -52,11 +52,18 @@ export function optionsFor(interventions: readonly InterventionFacts[], situatio
   const options = interventions
     .flatMap((intervention) => judge(intervention, situation, all) ?? [])
     .sort((a, b) => verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || a.loss - b.loss);
-  return { options, plan: planFor(options, all, situation), disputes: disputesOf(options, all, situation), alerts: alertsOf(options, situation) };
+  return {
+    options,
+    plan: planFor(options, all, situation),
+    disputes: disputesOf(options, all, situation),
+    alerts: alertsOf(options, situation),
+  };
 }
 
 function judge(intervention: InterventionFacts, situation: Situation, all: ReadonlyMap<string, InterventionFacts>): Option | undefined {
-  const covered = situation.conditions.flatMap((condition) => condition.treat.filter(({ use }) => use === intervention.id).map((treatment) => ({ condition, treatment })));
+  const covered = situation.conditions.flatMap((condition) =>
+    condition.treat.filter(({ use }) => use === intervention.id).map((treatment) => ({ condition, treatment })),
+  );
   if (covered.length === 0) return undefined;
   const treatments = covered.map(({ treatment }) => treatment);
   const reasons = rules.flatMap((rule) => rule({ intervention, treatments, all }, situation) ?? []);
@@ -64,7 +71,11 @@ function judge(intervention: InterventionFacts, situation: Situation, all: Reado
     id: intervention.id,
     name: intervention.name,
     rung: intervention.rung,
-    verdict: reasons.some(({ weight }) => weight === 'ruled-out') ? 'ruled-out' : reasons.some(({ weight }) => weight === 'care') ? 'care' : 'fits',
+    verdict: reasons.some(({ weight }) => weight === 'ruled-out')
+      ? 'ruled-out'
+      : reasons.some(({ weight }) => weight === 'care')
+        ? 'care'
+        : 'fits',
     reasons: reasons.map((reason) => ({ code: reason.code, weight: reason.weight, text: reasonText(reason) })),
     covers: covered.map(({ condition }) => condition.id),
     notes: treatments.flatMap(({ note }) => note ?? []),
@@ -83,14 +94,26 @@ function disputesOf(options: readonly Option[], all: ReadonlyMap<string, Interve
   return [...new Map([...conditions.flatMap(({ disputes }) => disputes), ...open].map((dispute) => [dispute.id, dispute])).values()];
 }
 
-const alertCodes: Readonly<Record<string, OptionAlert['code']>> = { notifiable: 'notifiable', restricted: 'restricted', bees: 'bees', harvest: 'harvest', 'too-hot': 'heat' };
+const alertCodes: Readonly<Record<string, OptionAlert['code']>> = {
+  notifiable: 'notifiable',
+  restricted: 'restricted',
+  bees: 'bees',
+  harvest: 'harvest',
+  'too-hot': 'heat',
+};
 
 function alertsOf(options: readonly Option[], { region }: Situation): OptionAlert[] {
   const found = new Map<OptionAlert['code'], string>();
   for (const { name, reasons } of options)
     for (const { code, text } of reasons) {
       const alert = alertCodes[code];
-      if (alert && !found.has(alert)) found.set(alert, alert === 'notifiable' ? `${text} Stop moving plants, photograph, take nothing off the site. Authority: ${region.authority}.` : `${name}: ${text}`);
+      if (alert && !found.has(alert))
+        found.set(
+          alert,
+          alert === 'notifiable'
+            ? `${text} Stop moving plants, photograph, take nothing off the site. Authority: ${region.authority}.`
+            : `${name}: ${text}`,
+        );
     }
   return [...found].map(([code, text]) => ({ code, text }));
 }

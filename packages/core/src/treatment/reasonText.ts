@@ -3,7 +3,14 @@ import type { Reason } from './rules.js';
 type Facts = NonNullable<Reason['facts']>;
 
 const stanceWords: Readonly<Record<string, string>> = { hands: 'hands only', organic: 'organic' };
-const hidingWords: Readonly<Record<string, string>> = { 'rolled-leaf': 'inside a rolled leaf', mine: 'inside the leaf', stem: 'inside the stem', root: 'in the soil or root', case: 'inside a case', wax: 'under wax' };
+const hidingWords: Readonly<Record<string, string>> = {
+  'rolled-leaf': 'inside a rolled leaf',
+  mine: 'inside the leaf',
+  stem: 'inside the stem',
+  root: 'in the soil or root',
+  case: 'inside a case',
+  wax: 'under wax',
+};
 
 const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   notifiable: (f) => `${f['condition']} must be reported: call ${f['authority']} before anything is done.`,
@@ -28,10 +35,14 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   rotate: (f) => `Same mode of action (${f['group']}) as ${ago(f['daysAgo'])}: change the group, or resistance builds up.`,
   'host-burns': (f) => `Harms this plant: ${f['why']}.`,
   'host-marks': (f) => `May mark this plant: ${f['why']}. Test three leaves and wait two days.`,
-  helpers: (f) => (f['harm'] === 'serious' ? 'Kills the helpers that were seen; the pest often comes back faster.' : 'Kills some of the helpers that were seen: treat only the worst shoots.'),
+  helpers: (f) =>
+    f['harm'] === 'serious'
+      ? 'Kills the helpers that were seen; the pest often comes back faster.'
+      : 'Kills some of the helpers that were seen: treat only the worst shoots.',
   rain: (f) => `Rain is due in ${hours(f['hours'])} and it needs ${hours(f['needs'])} dry.`,
   wind: (f) => `Wind of ${f['kmh']} km/h carries spray away: wait for a calm hour.`,
-  'weak-evidence': (f) => (f['grade'] === 'folk' ? 'Folk practice: hardly tested. Try it on a few plants first.' : 'The evidence for it is weak.'),
+  'weak-evidence': (f) =>
+    f['grade'] === 'folk' ? 'Folk practice: hardly tested. Try it on a few plants first.' : 'The evidence for it is weak.',
   'helpers-at-work': () => 'Helpers were seen at work.',
   'frost-near': (f) => `Frost is expected in ${days(f['days'])} and ends it.`,
   'covers-part': (f) => `Acts on ${f['covered']} of the ${f['of']} causes; combine it.`,
@@ -47,4 +58,7 @@ const days = (value: unknown) => count(value, 'day', 'days');
 const hours = (value: unknown) => count(value, 'hour', 'hours');
 const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${value} times`);
 const ago = (value: unknown) => (Number(value) === 0 ? 'today' : `${days(value)} ago`);
-const settingWord = (value: unknown) => ({ outdoor: 'plants outdoors', greenhouse: 'plants under cover', indoor: 'plants indoors', hydroponic: 'water culture' })[String(value)] ?? String(value);
+const settingWord = (value: unknown) =>
+  ({ outdoor: 'plants outdoors', greenhouse: 'plants under cover', indoor: 'plants indoors', hydroponic: 'water culture' })[
+    String(value)
+  ] ?? String(value);

@@ -1,9 +1,35 @@
 import type { InterventionFacts, Situation, StageKind, Treatment } from './interventionFacts.js';
 
 export type ReasonCode =
-  | 'notifiable' | 'forbidden-here' | 'restricted' | 'stance' | 'softer-first' | 'bees' | 'bees-care' | 'not-on-eaten' | 'harvest' | 'harvest-close' | 'too-hot' | 'too-cold'
-  | 'setting' | 'stage' | 'stage-unknown' | 'shielded' | 'too-soon' | 'season-max' | 'apart' | 'rotate' | 'host-burns' | 'host-marks' | 'helpers' | 'rain' | 'wind' | 'weak-evidence'
-  | 'helpers-at-work' | 'frost-near' | 'covers-part';
+  | 'notifiable'
+  | 'forbidden-here'
+  | 'restricted'
+  | 'stance'
+  | 'softer-first'
+  | 'bees'
+  | 'bees-care'
+  | 'not-on-eaten'
+  | 'harvest'
+  | 'harvest-close'
+  | 'too-hot'
+  | 'too-cold'
+  | 'setting'
+  | 'stage'
+  | 'stage-unknown'
+  | 'shielded'
+  | 'too-soon'
+  | 'season-max'
+  | 'apart'
+  | 'rotate'
+  | 'host-burns'
+  | 'host-marks'
+  | 'helpers'
+  | 'rain'
+  | 'wind'
+  | 'weak-evidence'
+  | 'helpers-at-work'
+  | 'frost-near'
+  | 'covers-part';
 
 /** A coded reason with the facts that a sentence needs. It rules out, calls for care, or speaks for the option. */
 export interface Reason {
@@ -54,8 +80,11 @@ const bees: Rule = ({ intervention }, { inFlower, setting }) => {
 const harvest: Rule = ({ intervention }, { edible, daysToHarvest }) => {
   if (!edible) return undefined;
   if (!intervention.onEaten) return ruledOut('not-on-eaten');
-  if (daysToHarvest === undefined) return intervention.harvestDays > 0 ? care('harvest-close', { days: intervention.harvestDays }) : undefined;
-  return intervention.harvestDays > daysToHarvest ? ruledOut('harvest', { days: intervention.harvestDays, left: daysToHarvest }) : undefined;
+  if (daysToHarvest === undefined)
+    return intervention.harvestDays > 0 ? care('harvest-close', { days: intervention.harvestDays }) : undefined;
+  return intervention.harvestDays > daysToHarvest
+    ? ruledOut('harvest', { days: intervention.harvestDays, left: daysToHarvest })
+    : undefined;
 };
 
 const heat: Rule = ({ intervention: { temperatureC: limits } }, { temperatureC, forecast }) => {
@@ -65,14 +94,17 @@ const heat: Rule = ({ intervention: { temperatureC: limits } }, { temperatureC, 
   return (temperatureC ?? warmest) < limits.min ? ruledOut('too-cold', { limit: limits.min, now: temperatureC ?? warmest }) : undefined;
 };
 
-const setting: Rule = ({ intervention }, situation) => (intervention.settings.includes(situation.setting) ? undefined : ruledOut('setting', { setting: situation.setting }));
+const setting: Rule = ({ intervention }, situation) =>
+  intervention.settings.includes(situation.setting) ? undefined : ruledOut('setting', { setting: situation.setting });
 
 const stage: Rule = ({ treatments }, situation) => {
   if (treatments.some(({ stages }) => stages.includes('any'))) return undefined;
   const works = [...new Set(treatments.flatMap(({ stages }) => stages))].join(' and ');
   const kinds = kindsNow(situation);
   if (!kinds) return treatments.every(({ stages }) => stages.length === 1) ? care('stage-unknown', { works }) : undefined;
-  return treatments.some(({ stages }) => stages.some((one) => kinds.has(one))) ? undefined : ruledOut('stage', { works, now: [...kinds].join(' and ') });
+  return treatments.some(({ stages }) => stages.some((one) => kinds.has(one)))
+    ? undefined
+    : ruledOut('stage', { works, now: [...kinds].join(' and ') });
 };
 
 /** Stage kinds that the situation's stage stands for: a kind itself or a stage of one of the conditions; `undefined` when not known. */
@@ -92,7 +124,8 @@ const shield: Rule = ({ intervention }, { hidden }) => {
 
 const recent: Rule = ({ intervention }, situation) => {
   const own = situation.recent.filter(({ ingredient }) => ingredient === intervention.id);
-  if (intervention.seasonMax !== undefined && own.length >= intervention.seasonMax) return ruledOut('season-max', { max: intervention.seasonMax });
+  if (intervention.seasonMax !== undefined && own.length >= intervention.seasonMax)
+    return ruledOut('season-max', { max: intervention.seasonMax });
   const interval = intervention.repeatDays?.[0];
   const last = Math.min(...own.map(({ daysAgo }) => daysAgo));
   return interval !== undefined && last < interval ? ruledOut('too-soon', { interval, daysAgo: last, wait: interval - last }) : undefined;
@@ -100,8 +133,11 @@ const recent: Rule = ({ intervention }, situation) => {
 
 const apart: Rule = ({ intervention, all }, situation) => {
   for (const { ingredient, daysAgo } of situation.recent) {
-    const clash = intervention.apartFrom.find(({ use }) => use === ingredient) ?? all.get(ingredient)?.apartFrom.find(({ use }) => use === intervention.id);
-    if (clash && daysAgo < clash.days) return ruledOut('apart', { other: all.get(ingredient)?.name ?? ingredient, days: clash.days, daysAgo, why: clash.why });
+    const clash =
+      intervention.apartFrom.find(({ use }) => use === ingredient) ??
+      all.get(ingredient)?.apartFrom.find(({ use }) => use === intervention.id);
+    if (clash && daysAgo < clash.days)
+      return ruledOut('apart', { other: all.get(ingredient)?.name ?? ingredient, days: clash.days, daysAgo, why: clash.why });
   }
   return undefined;
 };
@@ -139,14 +175,35 @@ const weather: Rule = ({ intervention }, { forecast, setting: where }) => {
 
 const evidence: Rule = ({ intervention, treatments }) => {
   if (intervention.id === 'watch') return undefined;
-  return treatments.every((treatment) => treatment.evidence === 'weak' || treatment.evidence === 'folk') ? care('weak-evidence', { grade: treatments[0]?.evidence ?? 'weak' }) : undefined;
+  return treatments.every((treatment) => treatment.evidence === 'weak' || treatment.evidence === 'folk')
+    ? care('weak-evidence', { grade: treatments[0]?.evidence ?? 'weak' })
+    : undefined;
 };
 
-const frost: Rule = ({ intervention: { rung } }, { daysToFrost }) => (rung === 'none' && daysToFrost !== undefined && daysToFrost <= 14 ? inFavour('frost-near', { days: daysToFrost }) : undefined);
+const frost: Rule = ({ intervention: { rung } }, { daysToFrost }) =>
+  rung === 'none' && daysToFrost !== undefined && daysToFrost <= 14 ? inFavour('frost-near', { days: daysToFrost }) : undefined;
 
-const partial: Rule = ({ treatments }, { conditions }) => (treatments.length < conditions.length ? care('covers-part', { of: conditions.length, covered: treatments.length }) : undefined);
+const partial: Rule = ({ treatments }, { conditions }) =>
+  treatments.length < conditions.length ? care('covers-part', { of: conditions.length, covered: treatments.length }) : undefined;
 
 /** Every rule, hard ones first; each gives at most one reason. */
 export const rules: readonly Rule[] = [
-  notifiable, region, stance, bees, harvest, heat, setting, stage, shield, recent, apart, rotate, hostHarm, helpers, weather, evidence, frost, partial,
+  notifiable,
+  region,
+  stance,
+  bees,
+  harvest,
+  heat,
+  setting,
+  stage,
+  shield,
+  recent,
+  apart,
+  rotate,
+  hostHarm,
+  helpers,
+  weather,
+  evidence,
+  frost,
+  partial,
 ];

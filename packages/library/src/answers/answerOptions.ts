@@ -22,7 +22,10 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
     forecast: request.forecast,
     helpersSeen: request.helpersSeen ?? false,
     hidden: request.hidden,
-    recent: (request.recent ?? []).map(({ ingredient, daysAgo }, i) => ({ ingredient: resolve(library.interventions, ingredient, ['recent', i, 'ingredient']).id, daysAgo })),
+    recent: (request.recent ?? []).map(({ ingredient, daysAgo }, i) => ({
+      ingredient: resolve(library.interventions, ingredient, ['recent', i, 'ingredient']).id,
+      daysAgo,
+    })),
     stance: request.stance,
     region: resolve(library.regions, request.region ?? 'neutral', ['region']),
   }) as unknown as OptionsAnswer;

@@ -11,7 +11,11 @@ export class UnknownName extends Error {
 }
 
 /** The entry with this id or name. @throws UnknownName */
-export function resolve<T extends { readonly id: string; readonly name: string }>(entries: readonly T[], name: string, path: readonly (string | number)[]): T {
+export function resolve<T extends { readonly id: string; readonly name: string }>(
+  entries: readonly T[],
+  name: string,
+  path: readonly (string | number)[],
+): T {
   const entry = findByName(entries, name);
   if (!entry) throw new UnknownName(path, name);
   return entry;

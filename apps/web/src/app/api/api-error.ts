@@ -17,9 +17,16 @@ export class ApiError extends Error {
   static from(error: unknown): ApiError {
     if (error instanceof ApiError) return error;
     if (!(error instanceof HttpErrorResponse)) return new ApiError(0, 'unexpected', 'Something went wrong on this page.');
-    if (error.status === 0) return new ApiError(0, 'offline', 'The server does not answer. What you typed is still here; try again when it is back.');
+    if (error.status === 0)
+      return new ApiError(0, 'offline', 'The server does not answer. What you typed is still here; try again when it is back.');
     const answer = (error.error as (ErrorAnswer & { error: { current?: unknown } }) | null)?.error;
     const fields = new Map((answer?.issues ?? []).map(({ path, message }) => [String(path.at(-1) ?? ''), message]));
-    return new ApiError(error.status, answer?.code ?? 'unexpected', answer?.message ?? 'The server could not do this.', fields, answer?.current);
+    return new ApiError(
+      error.status,
+      answer?.code ?? 'unexpected',
+      answer?.message ?? 'The server could not do this.',
+      fields,
+      answer?.current,
+    );
   }
 }

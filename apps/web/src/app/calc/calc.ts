@@ -1,5 +1,13 @@
 import { inject, Injectable } from '@angular/core';
-import type { DifferentialAnswer, DifferentialRequest, MixRequest, OptionsAnswer, OptionsRequest, ProgressAnswer, ProgressRequest } from '@field-nurse/contract';
+import type {
+  DifferentialAnswer,
+  DifferentialRequest,
+  MixRequest,
+  OptionsAnswer,
+  OptionsRequest,
+  ProgressAnswer,
+  ProgressRequest,
+} from '@field-nurse/contract';
 import type { MixAnswer } from '@field-nurse/core/dose';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
@@ -16,7 +24,8 @@ export class Calc {
   differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
   options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
   mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);
-  progress = async (request: ProgressRequest): Promise<ProgressAnswer> => (await this.#worker()).progress(request) as Promise<ProgressAnswer>;
+  progress = async (request: ProgressRequest): Promise<ProgressAnswer> =>
+    (await this.#worker()).progress(request) as Promise<ProgressAnswer>;
 
   #worker(): Promise<Remote<CalcWorker>> {
     this.#ready ??= this.#start().catch((error: unknown) => {

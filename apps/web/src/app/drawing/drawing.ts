@@ -13,7 +13,13 @@ import type { LeafShape } from './leaf';
         @if (shape.line < 0) {
           <path [attr.d]="shape.d" fill="none" [attr.class]="'stroke ' + shape.fill" [attr.stroke-width]="-shape.line" />
         } @else {
-          <path [attr.d]="shape.d" [attr.class]="shape.fill" [attr.stroke-width]="shape.line || null" [class.ink]="shape.line > 0" [attr.opacity]="shape.opacity ?? null" />
+          <path
+            [attr.d]="shape.d"
+            [attr.class]="shape.fill"
+            [attr.stroke-width]="shape.line || null"
+            [class.ink]="shape.line > 0"
+            [attr.opacity]="shape.opacity ?? null"
+          />
         }
       }
     </svg>
@@ -31,5 +37,7 @@ export class Drawing {
   /** what a reader who can't see it should know */
   readonly label = input<string | null>(null);
 
-  protected readonly shapes = computed(() => drawSign({ organ: this.organ(), mark: this.mark(), leaf: this.leaf(), severity: this.severity() }));
+  protected readonly shapes = computed(() =>
+    drawSign({ organ: this.organ(), mark: this.mark(), leaf: this.leaf(), severity: this.severity() }),
+  );
 }

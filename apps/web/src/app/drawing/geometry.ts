@@ -15,7 +15,9 @@ export const polygonPath = (points: readonly Point[]) => `M${points.map(at).join
 
 /** An open smooth path through points. */
 export function openPath(points: readonly Point[]): string {
-  const inner = points.slice(1, -1).map((point, i) => `Q${at(point)} ${at(i === points.length - 3 ? points.at(-1)! : middle(point, points[i + 2]!))}`);
+  const inner = points
+    .slice(1, -1)
+    .map((point, i) => `Q${at(point)} ${at(i === points.length - 3 ? points.at(-1)! : middle(point, points[i + 2]!))}`);
   return `M${at(points[0]!)}${inner.length > 0 ? inner.join('') : `L${at(points.at(-1)!)}`}`;
 }
 
@@ -30,7 +32,11 @@ export function ellipse([x, y]: Point, rx: number, ry: number, angle = 0): strin
 /** An uneven round patch. */
 export function blob(centre: Point, radius: number, random: () => number, roughness = 0.3): string {
   const corners = 9;
-  return closedPath(Array.from({ length: corners }, (_, i) => polar(centre, radius * (1 - roughness + 2 * roughness * random()), (i / corners) * 2 * Math.PI)));
+  return closedPath(
+    Array.from({ length: corners }, (_, i) =>
+      polar(centre, radius * (1 - roughness + 2 * roughness * random()), (i / corners) * 2 * Math.PI),
+    ),
+  );
 }
 
 export const polar = ([x, y]: Point, radius: number, angle: number): Point => [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];

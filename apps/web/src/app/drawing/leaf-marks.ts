@@ -50,7 +50,10 @@ const patches =
   (canvas) =>
     scatter(canvas, amount(canvas.severity, least, most), size[0] * 1.6, size[0] * 0.8).flatMap((at) => {
       const radius = size[0] + (size[1] - size[0]) * canvas.severity * (0.5 + 0.5 * canvas.random());
-      return [...(halo ? [wash(blob(at, radius * 1.35, canvas.random, roughness), halo, 0.8)] : []), { ...wash(blob(at, radius, canvas.random, roughness), fill, opacity), line }];
+      return [
+        ...(halo ? [wash(blob(at, radius * 1.35, canvas.random, roughness), halo, 0.8)] : []),
+        { ...wash(blob(at, radius, canvas.random, roughness), fill, opacity), line },
+      ];
     });
 
 /** A line that wanders over the leaf and widens. */
@@ -68,10 +71,14 @@ const wander =
         [x, y] = polar([x, y], 3.4, heading);
         if (scatterHolds(canvas, [x, y])) spine.push([x, y]);
       }
-      return [...spine.map((at, i) => wash(ellipse(at, (width * (i + 5)) / 20, (width * (i + 5)) / 20), fill)), stroke(openPath(spine), 0.6, 0.8)];
+      return [
+        ...spine.map((at, i) => wash(ellipse(at, (width * (i + 5)) / 20, (width * (i + 5)) / 20), fill)),
+        stroke(openPath(spine), 0.6, 0.8),
+      ];
     });
 
-const scatterHolds = ({ blades }: Canvas, [x, y]: Point) => blades.some(({ outline }) => outline.some(([ox]) => ox > x) && insideSome(outline, x, y));
+const scatterHolds = ({ blades }: Canvas, [x, y]: Point) =>
+  blades.some(({ outline }) => outline.some(([ox]) => ox > x) && insideSome(outline, x, y));
 
 function insideSome(outline: readonly Point[], x: number, y: number): boolean {
   const ys = outline.map((point) => point[1]);
@@ -84,7 +91,9 @@ function insideSome(outline: readonly Point[], x: number, y: number): boolean {
 const bites =
   (least: number, most: number, size: number): Mark =>
   (canvas) =>
-    alongMargin(canvas, amount(canvas.severity, least, most)).map((at) => inked(ellipse(at, size * (0.7 + 0.6 * canvas.random()), size * (0.7 + 0.6 * canvas.random())), 'paper', 0.9));
+    alongMargin(canvas, amount(canvas.severity, least, most)).map((at) =>
+      inked(ellipse(at, size * (0.7 + 0.6 * canvas.random()), size * (0.7 + 0.6 * canvas.random())), 'paper', 0.9),
+    );
 
 /** The whole blade in another tone, with veins left green where asked. */
 const tint =
@@ -114,18 +123,24 @@ const tufts =
       wash(blob(at, size, canvas.random, 0.25), fill, 0.95),
       ...Array.from({ length: 9 }, (_, i) => {
         const angle = (i / 9) * 6.28 + canvas.random();
-        return stroke(openPath([polar(at, size * 0.4, angle), polar(at, size * 0.95, angle + 0.2), polar(at, size * 1.35, angle + 0.35)]), 0.45, 0.6);
+        return stroke(
+          openPath([polar(at, size * 0.4, angle), polar(at, size * 0.95, angle + 0.2), polar(at, size * 1.35, angle + 0.35)]),
+          0.45,
+          0.6,
+        );
       }),
     ]);
 
-const along = (fill: Tone, width: number): Mark => (canvas) => {
-  const ribs = canvas.blades.flatMap(({ midrib, sideVeins }) => [midrib, ...sideVeins]);
-  return scatter(canvas, amount(canvas.severity, 3, 8), 9, 3).map((at, i) => {
-    const rib = ribs[i % ribs.length]!;
-    const lean = Math.atan2(rib[2]![1] - rib[0]![1], rib[2]![0] - rib[0]![0]);
-    return { ...wash(ellipse(at, 9, width, lean), fill), line: 0.6 };
-  });
-};
+const along =
+  (fill: Tone, width: number): Mark =>
+  (canvas) => {
+    const ribs = canvas.blades.flatMap(({ midrib, sideVeins }) => [midrib, ...sideVeins]);
+    return scatter(canvas, amount(canvas.severity, 3, 8), 9, 3).map((at, i) => {
+      const rib = ribs[i % ribs.length]!;
+      const lean = Math.atan2(rib[2]![1] - rib[0]![1], rib[2]![0] - rib[0]![0]);
+      return { ...wash(ellipse(at, 9, width, lean), fill), line: 0.6 };
+    });
+  };
 
 const eggs: Mark = ({ random }) =>
   Array.from({ length: 13 }, (_, i) => {
@@ -134,14 +149,27 @@ const eggs: Mark = ({ random }) =>
   });
 
 const trail: Mark = ({ random }) => {
-  const path = openPath([[16, 70], [32, 58 + 6 * random()], [46, 62], [58, 44], [74, 42 + 6 * random()], [86, 26]]);
-  return [{ d: path, fill: 'silver', line: -4.4 }, { d: path, fill: 'white', line: -1.6 }];
+  const path = openPath([
+    [16, 70],
+    [32, 58 + 6 * random()],
+    [46, 62],
+    [58, 44],
+    [74, 42 + 6 * random()],
+    [86, 26],
+  ]);
+  return [
+    { d: path, fill: 'silver', line: -4.4 },
+    { d: path, fill: 'white', line: -1.6 },
+  ];
 };
 
 /** Every mark of a leaf, by the name that the library uses. */
 export const leafMarks: Readonly<Record<string, Mark>> = {
   stippling: dots({ fill: 'cream', least: 60, most: 190, size: [0.45, 0.85], apart: 2.2 }),
-  silvering: both(patches({ fill: 'silver', least: 3, most: 7, size: [5, 10], opacity: 0.9, roughness: 0.45, line: 0.3 }), dots({ fill: 'dark', least: 8, most: 20, size: [0.4, 0.6] })),
+  silvering: both(
+    patches({ fill: 'silver', least: 3, most: 7, size: [5, 10], opacity: 0.9, roughness: 0.45, line: 0.3 }),
+    dots({ fill: 'dark', least: 8, most: 20, size: [0.4, 0.6] }),
+  ),
   'black-dots': dots({ fill: 'dark', least: 20, most: 60, size: [0.5, 0.9], apart: 3 }),
   webbing: (canvas) => [
     ...dots({ fill: 'cream', least: 40, most: 90, size: [0.4, 0.7] })(canvas),
@@ -153,10 +181,18 @@ export const leafMarks: Readonly<Record<string, Mark>> = {
   powder: patches({ fill: 'white', least: 5, most: 11, size: [5, 10], opacity: 0.88, roughness: 0.35, line: 0.25 }),
   down: both(patches({ fill: 'yellow', least: 4, most: 8, size: [6, 8], opacity: 0.6 }), tufts('violet', 4, 8, 4.6)),
   'angular-patches': (canvas) =>
-    scatter(canvas, amount(canvas.severity, 5, 12), 10, 5).map(([x, y]) => inked(`M${x - 5} ${y - 3}L${x + 3} ${y - 5}L${x + 5} ${y + 3}L${x - 3} ${y + 5}Z`, 'yellow', 0.35)),
+    scatter(canvas, amount(canvas.severity, 5, 12), 10, 5).map(([x, y]) =>
+      inked(`M${x - 5} ${y - 3}L${x + 3} ${y - 5}L${x + 5} ${y + 3}L${x - 3} ${y + 5}Z`, 'yellow', 0.35),
+    ),
   pustules: both(dots({ fill: 'orange', least: 16, most: 52, size: [1, 1.9], apart: 4.6, halo: 'yellow', line: 0.5 })),
-  'fringed-spots': both(patches({ fill: 'yellow', least: 3, most: 4, size: [8, 12], opacity: 0.8 }), patches({ fill: 'dark', least: 4, most: 9, size: [4, 6.5], roughness: 0.5, opacity: 0.95 })),
-  'ringed-spots': (canvas) => scatter(canvas, amount(canvas.severity, 3, 7), 13, 6).flatMap((at) => [1, 0.68, 0.38].map((share, i) => inked(ellipse(at, 6 * share, 5.6 * share), i % 2 ? 'cream' : 'brown', 0.6))),
+  'fringed-spots': both(
+    patches({ fill: 'yellow', least: 3, most: 4, size: [8, 12], opacity: 0.8 }),
+    patches({ fill: 'dark', least: 4, most: 9, size: [4, 6.5], roughness: 0.5, opacity: 0.95 }),
+  ),
+  'ringed-spots': (canvas) =>
+    scatter(canvas, amount(canvas.severity, 3, 7), 13, 6).flatMap((at) =>
+      [1, 0.68, 0.38].map((share, i) => inked(ellipse(at, 6 * share, 5.6 * share), i % 2 ? 'cream' : 'brown', 0.6)),
+    ),
   'small-spots': dots({ fill: 'brown', least: 16, most: 48, size: [1.4, 2.1], apart: 5, centre: 'cream' }),
   'wet-blotch': patches({ fill: 'dark', least: 2, most: 5, size: [9, 17], opacity: 0.82, roughness: 0.35, halo: 'olive' }),
   'white-fringe': patches({ fill: 'brown', least: 2, most: 4, size: [9, 13], halo: 'white', roughness: 0.25 }),
@@ -178,10 +214,23 @@ export const leafMarks: Readonly<Record<string, Mark>> = {
   bleached: patches({ fill: 'cream', least: 2, most: 4, size: [9, 15], opacity: 0.95, roughness: 0.3, line: 0.3 }),
   frosted: both(tint('dark', { opacity: 0.75 }), patches({ fill: 'olive', least: 2, most: 4, size: [8, 12], opacity: 0.8 })),
   cork: dots({ fill: 'amber', least: 12, most: 36, size: [1.2, 2.2], apart: 5, line: 0.7 }),
-  'cast-skins': (canvas) => scatter(canvas, amount(canvas.severity, 8, 20), 7, 4).map((at) => inked(ellipse(at, 2.4, 1.1, canvas.random() * 3), 'white', 0.5)),
+  'cast-skins': (canvas) =>
+    scatter(canvas, amount(canvas.severity, 8, 20), 7, 4).map((at) => inked(ellipse(at, 2.4, 1.1, canvas.random() * 3), 'white', 0.5)),
   'pale-scales': dots({ fill: 'cream', least: 12, most: 34, size: [1.3, 1.9], apart: 5, line: 0.5 }),
   eggs,
-  droppings: (canvas) => scatter(canvas, amount(canvas.severity, 8, 22), 5, 3).map((at) => inked(ellipse(at, 1.7, 1.2, canvas.random() * 3), 'dark', 0.5)),
+  droppings: (canvas) =>
+    scatter(canvas, amount(canvas.severity, 8, 22), 5, 3).map((at) => inked(ellipse(at, 1.7, 1.2, canvas.random() * 3), 'dark', 0.5)),
   torn: both(bites(16, 34, 8), bites(6, 12, 12)),
-  curl: (canvas) => canvas.blades.flatMap(({ outline }) => outline.filter((_, i) => i % 5 === 2).map((at, i) => inked(`M${at[0] - 6} ${at[1] + 3}Q${at[0]} ${at[1] - 7} ${at[0] + (i % 2 ? 7 : 5)} ${at[1] + 2}Q${at[0]} ${at[1] - 1} ${at[0] - 6} ${at[1] + 3}Z`, 'leaf-deep', 0.8))),
+  curl: (canvas) =>
+    canvas.blades.flatMap(({ outline }) =>
+      outline
+        .filter((_, i) => i % 5 === 2)
+        .map((at, i) =>
+          inked(
+            `M${at[0] - 6} ${at[1] + 3}Q${at[0]} ${at[1] - 7} ${at[0] + (i % 2 ? 7 : 5)} ${at[1] + 2}Q${at[0]} ${at[1] - 1} ${at[0] - 6} ${at[1] + 3}Z`,
+            'leaf-deep',
+            0.8,
+          ),
+        ),
+    ),
 };

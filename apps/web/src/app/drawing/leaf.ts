@@ -37,28 +37,50 @@ export function blades(shape: LeafShape): Blade[] {
 
 function blade(width: HalfWidth, base: Point, length: number, bend: number): Blade {
   const axis = (t: number): Point => [base[0] + bend * Math.sin(Math.PI * t * 0.9), base[1] - length * t];
-  const side = (sign: number) => Array.from({ length: steps + 1 }, (_, i): Point => {
-    const t = i / steps;
-    const [x, y] = axis(t);
-    return [x + sign * width(t), y];
-  });
+  const side = (sign: number) =>
+    Array.from({ length: steps + 1 }, (_, i): Point => {
+      const t = i / steps;
+      const [x, y] = axis(t);
+      return [x + sign * width(t), y];
+    });
   const sideVeins = [0.2, 0.36, 0.52, 0.68].flatMap((t) =>
     [-1, 1].map((sign): Point[] => {
       const [x, y] = axis(t);
       const reach = width(Math.min(1, t + 0.12)) * 0.86;
-      return [[x, y], [x + sign * reach * 0.6, y - length * 0.07], [x + sign * reach, y - length * 0.15]];
+      return [
+        [x, y],
+        [x + sign * reach * 0.6, y - length * 0.07],
+        [x + sign * reach, y - length * 0.15],
+      ];
     }),
   );
   return { outline: [...side(1), ...side(-1).reverse()], midrib: [axis(0), axis(0.4), axis(0.97)], sideVeins };
 }
 
 function compound(): Blade[] {
-  const small = (at: Point, angle: number, size: number) => moved(blade((t) => ovate(t) * 0.42 * size, [50, 50], 34 * size, 1), at, angle);
-  return [small([50, 42], 0.05, 1.05), small([49, 52], -1.05, 0.92), small([51, 50], 1.05, 0.92), small([49, 72], -1.25, 0.82), small([51, 70], 1.25, 0.82)];
+  const small = (at: Point, angle: number, size: number) =>
+    moved(
+      blade((t) => ovate(t) * 0.42 * size, [50, 50], 34 * size, 1),
+      at,
+      angle,
+    );
+  return [
+    small([50, 42], 0.05, 1.05),
+    small([49, 52], -1.05, 0.92),
+    small([51, 50], 1.05, 0.92),
+    small([49, 72], -1.25, 0.82),
+    small([51, 70], 1.25, 0.82),
+  ];
 }
 
 function rosette(): Blade[] {
-  return Array.from({ length: 9 }, (_, i) => moved(blade((t) => 13 * Math.sin(Math.PI * t ** 0.7) ** 0.8, [50, 50], i % 2 ? 41 : 34, 0), [50, 52], (i / 9) * 2 * Math.PI));
+  return Array.from({ length: 9 }, (_, i) =>
+    moved(
+      blade((t) => 13 * Math.sin(Math.PI * t ** 0.7) ** 0.8, [50, 50], i % 2 ? 41 : 34, 0),
+      [50, 52],
+      (i / 9) * 2 * Math.PI,
+    ),
+  );
 }
 
 function moved({ outline, midrib, sideVeins }: Blade, to: Point, angle: number): Blade {
@@ -68,10 +90,31 @@ function moved({ outline, midrib, sideVeins }: Blade, to: Point, angle: number):
 
 /** Wash and line of the blades with their stalk, ready for marks. */
 export function drawBlades(shape: LeafShape, own: readonly Blade[], tone: Tone = 'leaf', veins = true): Shape[] {
-  const stalk = shape === 'rosette' ? [] : [stroke(openPath(shape === 'compound' ? [[50, 46], [50, 70], [48, 97]] : [own[0]!.midrib[0]!, [50, 92], [47, 98]]), 1.8)];
+  const stalk =
+    shape === 'rosette'
+      ? []
+      : [
+          stroke(
+            openPath(
+              shape === 'compound'
+                ? [
+                    [50, 46],
+                    [50, 70],
+                    [48, 97],
+                  ]
+                : [own[0]!.midrib[0]!, [50, 92], [47, 98]],
+            ),
+            1.8,
+          ),
+        ];
   return [
     ...stalk,
     ...own.map(({ outline }) => inked(closedPath(outline), tone, 1.2)),
-    ...(veins ? own.flatMap(({ midrib, sideVeins }) => [stroke(openPath(midrib), 0.9, 0.75), ...sideVeins.map((vein) => stroke(openPath(vein), 0.5, 0.55))]) : []),
+    ...(veins
+      ? own.flatMap(({ midrib, sideVeins }) => [
+          stroke(openPath(midrib), 0.9, 0.75),
+          ...sideVeins.map((vein) => stroke(openPath(vein), 0.5, 0.55)),
+        ])
+      : []),
   ];
 }

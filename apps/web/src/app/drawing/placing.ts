@@ -16,7 +16,8 @@ export function scatter({ random, blades }: Canvas, count: number, apart: number
   const points: Point[] = [];
   for (let i = 0; i < count * tries && points.length < count; i++) {
     const point: Point = [random() * 100, random() * 100];
-    if (points.every((other) => distance(point, other) >= apart) && blades.some(({ outline }) => liesWithin(point, outline, inset))) points.push(point);
+    if (points.every((other) => distance(point, other) >= apart) && blades.some(({ outline }) => liesWithin(point, outline, inset)))
+      points.push(point);
   }
   return points;
 }

@@ -3,7 +3,26 @@ export type Point = readonly [x: number, y: number];
 
 /** Colours by what they stand for; the style sheet gives each its light, dark and sun value. */
 export type Tone =
-  | 'leaf' | 'leaf-deep' | 'pale-leaf' | 'yellow' | 'brown' | 'dark' | 'orange' | 'white' | 'silver' | 'grey' | 'violet' | 'olive' | 'red' | 'amber' | 'water' | 'soil' | 'paper' | 'cream' | 'petal' | 'none';
+  | 'leaf'
+  | 'leaf-deep'
+  | 'pale-leaf'
+  | 'yellow'
+  | 'brown'
+  | 'dark'
+  | 'orange'
+  | 'white'
+  | 'silver'
+  | 'grey'
+  | 'violet'
+  | 'olive'
+  | 'red'
+  | 'amber'
+  | 'water'
+  | 'soil'
+  | 'paper'
+  | 'cream'
+  | 'petal'
+  | 'none';
 
 /** One stroke or wash of a drawing. */
 export interface Shape {

@@ -1,4 +1,15 @@
-import type { Application, Case, Decision, GardenContents, GardenSummary, Look, Place, Planting, Stored, Subject } from '@field-nurse/contract';
+import type {
+  Application,
+  Case,
+  Decision,
+  GardenContents,
+  GardenSummary,
+  Look,
+  Place,
+  Planting,
+  Stored,
+  Subject,
+} from '@field-nurse/contract';
 import { createEntityAdapter } from '@ngrx/entity';
 import type { EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
@@ -39,12 +50,19 @@ const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])
 const initial: GardenState = { status: 'closed', message: '', garden: null, records: noRecords };
 
 /** Change one subject's records; the adapter does not care which they are. */
-const change = (state: GardenState, subject: Subject, update: (records: EntityState<{ id: string }>) => EntityState<{ id: string }>): GardenState => ({
+const change = (
+  state: GardenState,
+  subject: Subject,
+  update: (records: EntityState<{ id: string }>) => EntityState<{ id: string }>,
+): GardenState => ({
   ...state,
   records: { ...state.records, [subject]: update(state.records[subject] as EntityState<{ id: string }>) },
 });
 
-const fill = (contents: GardenContents) => Object.fromEntries(subjects.map((subject) => [subject, adapter.setAll(contents[subject] as { id: string }[], empty)])) as unknown as Records;
+const fill = (contents: GardenContents) =>
+  Object.fromEntries(
+    subjects.map((subject) => [subject, adapter.setAll(contents[subject] as { id: string }[], empty)]),
+  ) as unknown as Records;
 
 /** The open garden with all its records. */
 export const gardenFeature = createFeature({
@@ -60,7 +78,8 @@ export const gardenFeature = createFeature({
   ),
   extraSelectors: ({ selectRecords }) => {
     const { selectAll } = adapter.getSelectors();
-    const all = <S extends Subject>(subject: S) => createSelector(selectRecords, (records) => selectAll(records[subject] as EntityState<{ id: string }>) as unknown as Stored<S>[]);
+    const all = <S extends Subject>(subject: S) =>
+      createSelector(selectRecords, (records) => selectAll(records[subject] as EntityState<{ id: string }>) as unknown as Stored<S>[]);
     return {
       selectPlaces: all('places'),
       selectPlantings: all('plantings'),

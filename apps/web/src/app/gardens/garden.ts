@@ -31,7 +31,16 @@ export class Garden {
   place = (id: string): Place | undefined => this.places().find((one) => one.id === id);
   planting = (id: string): Planting | undefined => this.plantings().find((one) => one.id === id);
   case = (id: string): Case | undefined => this.cases().find((one) => one.id === id);
-  looksOf = (caseId: string): Look[] => this.looks().filter((look) => look.caseId === caseId).sort((a, b) => a.lookedOn.localeCompare(b.lookedOn));
-  applicationsOn = (plantingId: string): Application[] => this.applications().filter((one) => one.plantingId === plantingId).sort((a, b) => a.appliedAt.localeCompare(b.appliedAt));
-  decisionsOf = (caseId: string): Decision[] => this.decisions().filter((one) => one.caseId === caseId).sort((a, b) => a.decidedOn.localeCompare(b.decidedOn));
+  looksOf = (caseId: string): Look[] =>
+    this.looks()
+      .filter((look) => look.caseId === caseId)
+      .sort((a, b) => a.lookedOn.localeCompare(b.lookedOn));
+  applicationsOn = (plantingId: string): Application[] =>
+    this.applications()
+      .filter((one) => one.plantingId === plantingId)
+      .sort((a, b) => a.appliedAt.localeCompare(b.appliedAt));
+  decisionsOf = (caseId: string): Decision[] =>
+    this.decisions()
+      .filter((one) => one.caseId === caseId)
+      .sort((a, b) => a.decidedOn.localeCompare(b.decidedOn));
 }

@@ -40,7 +40,8 @@ export class Records {
     } catch (error) {
       const known = ApiError.from(error);
       if (known.status !== 0) this.#unanswered.delete(attempt);
-      if (known.code === 'changed-elsewhere' && known.current) this.#store.dispatch(GardenActions.recordStored({ subject, record: known.current as Stored<S> }));
+      if (known.code === 'changed-elsewhere' && known.current)
+        this.#store.dispatch(GardenActions.recordStored({ subject, record: known.current as Stored<S> }));
       throw known;
     }
   }
@@ -60,7 +61,9 @@ export class Records {
   async #undo(undoes: string): Promise<void> {
     try {
       const { subject, recordId, record } = await firstValueFrom(this.#api.undo(this.#garden()!.id, crypto.randomUUID(), undoes));
-      this.#store.dispatch(record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id: recordId }));
+      this.#store.dispatch(
+        record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id: recordId }),
+      );
       this.say('Taken back.');
     } catch (error) {
       this.say(ApiError.from(error).message);

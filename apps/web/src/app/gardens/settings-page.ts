@@ -23,7 +23,16 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
 
 @Component({
   selector: 'fn-settings-page',
-  imports: [ReactiveFormsModule, RouterLink, MatButtonModule, MatButtonToggleModule, MatFormFieldModule, MatInputModule, MatSelectModule, GardenFormFields],
+  imports: [
+    ReactiveFormsModule,
+    RouterLink,
+    MatButtonModule,
+    MatButtonToggleModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    GardenFormFields,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     li {
@@ -96,13 +105,14 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
       </section>
       <section class="fn-panel">
         <h2>Your account</h2>
-        <p>{{ person()?.name }} <span class="fn-small">{{ person()?.email }}</span></p>
+        <p>
+          {{ person()?.name }} <span class="fn-small">{{ person()?.email }}</span>
+        </p>
         @if (gardens().length > 1) {
           <p>
             Other gardens:
             @for (one of gardens(); track one.id) {
-              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a
-              >{{ $last ? '' : ', ' }}
+              <a [routerLink]="['/g', one.id, 'ground']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
             }
           </p>
         }
@@ -135,7 +145,9 @@ export class SettingsPage {
 
   constructor() {
     this.form.patchValue(this.#garden.summary());
-    this.#api.members(this.#garden.summary().id).subscribe({ next: (list) => this.members.set(list), error: (error: ApiError) => this.refusal.set(error.message) });
+    this.#api
+      .members(this.#garden.summary().id)
+      .subscribe({ next: (list) => this.members.set(list), error: (error: ApiError) => this.refusal.set(error.message) });
   }
 
   protected async save(): Promise<void> {

@@ -4,7 +4,10 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 
-type Loading = { readonly status: 'waiting' } | { readonly status: 'loaded'; readonly index: LibraryIndex } | { readonly status: 'failed'; readonly message: string };
+type Loading =
+  | { readonly status: 'waiting' }
+  | { readonly status: 'loaded'; readonly index: LibraryIndex }
+  | { readonly status: 'failed'; readonly message: string };
 
 /** The reference library, fetched when it is first needed. */
 @Injectable({ providedIn: 'root' })

@@ -25,5 +25,9 @@ export const requireSignIn: CanActivateFn = (_, { url }) => {
 /** Where the bare address leads: the door, the first garden, or making one. */
 export const startPage: CanActivateFn = () => {
   const router = inject(Router);
-  return session().pipe(map(({ person, gardens }) => router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden'])));
+  return session().pipe(
+    map(({ person, gardens }) =>
+      router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'ground'] : ['/new-garden']),
+    ),
+  );
 };

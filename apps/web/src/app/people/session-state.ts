@@ -26,6 +26,9 @@ export const sessionFeature = createFeature({
     initial,
     on(SessionActions.known, (_, { session }) => ({ status: 'known', ...session })),
     on(SessionActions.failed, (state) => ({ ...state, status: 'failed' })),
-    on(SessionActions.gardenAdded, (state, { garden }) => ({ ...state, gardens: [...state.gardens.filter(({ id }) => id !== garden.id), garden] })),
+    on(SessionActions.gardenAdded, (state, { garden }) => ({
+      ...state,
+      gardens: [...state.gardens.filter(({ id }) => id !== garden.id), garden],
+    })),
   ),
 });

@@ -7,10 +7,26 @@ export const stanceWords = {
   protect: { word: 'Protect the crop', means: 'What works soonest, within the label.' },
 } as const;
 
-export const settingWords: Readonly<Record<string, string>> = { outdoor: 'Outdoors', greenhouse: 'Under cover', indoor: 'Indoors', hydroponic: 'Water culture' };
+export const settingWords: Readonly<Record<string, string>> = {
+  outdoor: 'Outdoors',
+  greenhouse: 'Under cover',
+  indoor: 'Indoors',
+  hydroponic: 'Water culture',
+};
 
 export const placeKindWords: Readonly<Record<string, string>> = {
-  bed: 'Bed', 'raised-bed': 'Raised bed', tunnel: 'Tunnel', greenhouse: 'Greenhouse', bench: 'Bench', windowsill: 'Windowsill', trough: 'Trough', hedge: 'Hedge', wall: 'Wall', pots: 'Pots', heap: 'Heap', other: 'Other',
+  bed: 'Bed',
+  'raised-bed': 'Raised bed',
+  tunnel: 'Tunnel',
+  greenhouse: 'Greenhouse',
+  bench: 'Bench',
+  windowsill: 'Windowsill',
+  trough: 'Trough',
+  hedge: 'Hedge',
+  wall: 'Wall',
+  pots: 'Pots',
+  heap: 'Heap',
+  other: 'Other',
 };
 
 /** The ladder from doing nothing to taking the plant out, in the order of climbing. */
@@ -27,22 +43,89 @@ export const rungWords: Readonly<Record<string, { word: string; means: string }>
 };
 
 export const verdictWords: Readonly<Record<string, string>> = { fits: 'Fits', care: 'Fits with care', 'ruled-out': 'Ruled out' };
-export const evidenceWords: Readonly<Record<string, string>> = { strong: 'well tested', moderate: 'fairly tested', weak: 'weak evidence', folk: 'folk practice' };
+export const evidenceWords: Readonly<Record<string, string>> = {
+  strong: 'well tested',
+  moderate: 'fairly tested',
+  weak: 'weak evidence',
+  folk: 'folk practice',
+};
 
 export const partWords: Readonly<Record<string, string>> = {
-  leaf: 'Leaf', 'leaf-underside': 'Under the leaf', 'new-growth': 'New growth', 'old-leaves': 'Old leaves', stem: 'Stem', 'stem-base': 'Stem base', crown: 'Heart', root: 'Root', bulb: 'Bulb', tuber: 'Tuber',
-  flower: 'Flower', fruit: 'Fruit', seedling: 'Seedling', 'whole-plant': 'Whole plant', ground: 'Ground',
+  leaf: 'Leaf',
+  'leaf-underside': 'Under the leaf',
+  'new-growth': 'New growth',
+  'old-leaves': 'Old leaves',
+  stem: 'Stem',
+  'stem-base': 'Stem base',
+  crown: 'Heart',
+  root: 'Root',
+  bulb: 'Bulb',
+  tuber: 'Tuber',
+  flower: 'Flower',
+  fruit: 'Fruit',
+  seedling: 'Seedling',
+  'whole-plant': 'Whole plant',
+  ground: 'Ground',
 };
 
 export const kindWords: Readonly<Record<string, string>> = {
-  insect: 'insect', mite: 'mite', mollusc: 'slug or snail', vertebrate: 'animal', fungus: 'fungus', oomycete: 'water mould', bacterium: 'bacterium', virus: 'virus', nematode: 'nematode', deficiency: 'shortage', water: 'water',
-  climate: 'weather', injury: 'injury', natural: 'nothing wrong', harmless: 'harmless', helper: 'friend',
+  insect: 'insect',
+  mite: 'mite',
+  mollusc: 'slug or snail',
+  vertebrate: 'animal',
+  fungus: 'fungus',
+  oomycete: 'water mould',
+  bacterium: 'bacterium',
+  virus: 'virus',
+  nematode: 'nematode',
+  deficiency: 'shortage',
+  water: 'water',
+  climate: 'weather',
+  injury: 'injury',
+  natural: 'nothing wrong',
+  harmless: 'harmless',
+  helper: 'friend',
 };
 
-export const roleWords: Readonly<Record<string, string>> = { secondary: 'comes after something else', contributing: 'opens the door to others', vector: 'carries disease' };
-export const growthWords: Readonly<Record<string, string>> = { clean: 'New growth clean', marked: 'New growth marked', none: 'No new growth', unknown: 'New growth not judged' };
-export const outcomeWords: Readonly<Record<string, string>> = { recovered: 'Recovered', 'left-alone': 'Left alone, rightly', removed: 'Removed', lost: 'Lost', other: 'Something else' };
-export const statusWords: Readonly<Record<string, string>> = { 'first-look': 'First look', recovering: 'Recovering', level: 'Level', relapsing: 'Getting worse', clear: 'Clear so far' };
-export const protectWords: Readonly<Record<string, string>> = { gloves: 'gloves', eyes: 'eye protection', mask: 'dust mask', sleeves: 'long sleeves', air: 'open windows', 'no-flame': 'no flame near' };
-export const circumstanceWords: Readonly<Record<string, string>> = { host: 'this plant', setting: 'this kind of place', season: 'the time of year', onset: 'how fast it came', pattern: 'how it spreads' };
-export const advice = 'Field Nurse advises. The label in your hand and local rules outrank it; a plant clinic or licensed adviser decides what is lawful and safe.';
+export const roleWords: Readonly<Record<string, string>> = {
+  secondary: 'comes after something else',
+  contributing: 'opens the door to others',
+  vector: 'carries disease',
+};
+export const growthWords: Readonly<Record<string, string>> = {
+  clean: 'New growth clean',
+  marked: 'New growth marked',
+  none: 'No new growth',
+  unknown: 'New growth not judged',
+};
+export const outcomeWords: Readonly<Record<string, string>> = {
+  recovered: 'Recovered',
+  'left-alone': 'Left alone, rightly',
+  removed: 'Removed',
+  lost: 'Lost',
+  other: 'Something else',
+};
+export const statusWords: Readonly<Record<string, string>> = {
+  'first-look': 'First look',
+  recovering: 'Recovering',
+  level: 'Level',
+  relapsing: 'Getting worse',
+  clear: 'Clear so far',
+};
+export const protectWords: Readonly<Record<string, string>> = {
+  gloves: 'gloves',
+  eyes: 'eye protection',
+  mask: 'dust mask',
+  sleeves: 'long sleeves',
+  air: 'open windows',
+  'no-flame': 'no flame near',
+};
+export const circumstanceWords: Readonly<Record<string, string>> = {
+  host: 'this plant',
+  setting: 'this kind of place',
+  season: 'the time of year',
+  onset: 'how fast it came',
+  pattern: 'how it spreads',
+};
+export const advice =
+  'Field Nurse advises. The label in your hand and local rules outrank it; a plant clinic or licensed adviser decides what is lawful and safe.';

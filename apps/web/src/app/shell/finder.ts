@@ -61,7 +61,9 @@ const most = 9;
       <ul>
         @for (target of found(); track target.link.join('/'); let i = $index) {
           <li>
-            <button type="button" [class.chosen]="i === chosen()" (click)="go(target)">{{ target.word }}<small>{{ target.kind }}</small></button>
+            <button type="button" [class.chosen]="i === chosen()" (click)="go(target)">
+              {{ target.word }}<small>{{ target.kind }}</small>
+            </button>
           </li>
         } @empty {
           <li>Nothing here has such a name.</li>
@@ -82,11 +84,10 @@ export class Finder {
     const base = ['/g', this.#garden.summary().id];
     return [
       ...navigation.map(({ word, path }) => ({ word, kind: 'page', link: [...base, path] })),
-      ...this.#garden.plantings().map((one) => ({ word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '), kind: one.endedOn ? 'ended planting' : 'planting', link: [...base, 'plantings', one.id] })),
-      ...this.#garden.cases().map((one) => ({
-        word: `${this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? '')}: ${one.diagnoses.at(-1)?.conditions.map(this.#library.conditionName).join(' + ') ?? 'not named yet'}`,
-        kind: one.closedOn ? 'closed case' : 'case',
-        link: [...base, 'cases', one.id],
+      ...this.#garden.plantings().map((one) => ({
+        word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '),
+        kind: one.endedOn ? 'ended planting' : 'planting',
+        link: [...base, 'plantings', one.id],
       })),
     ];
   });

@@ -19,7 +19,7 @@ const sequenceMs = 1200;
   template: `
     <a class="skip" href="#content" (click)="skip($event)">Skip to the page</a>
     <header class="fn-no-print">
-      <a class="garden" [routerLink]="['/g', garden(), 'today']">
+      <a class="garden" [routerLink]="['/g', garden(), 'ground']">
         <img src="mark.svg" alt="" width="30" height="30" />
         <span
           >{{ summary()?.name ?? 'Field Nurse' }}<small>{{ summary() ? 'Field Nurse' : 'opening …' }}</small></span
@@ -27,14 +27,24 @@ const sequenceMs = 1200;
       </a>
       <nav aria-label="Garden">
         @for (item of items; track item.path) {
-          <a [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a>
+          <a [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"
+            ><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a
+          >
         }
       </nav>
       <div class="tools">
-        <button matIconButton type="button" aria-label="Find anything" title="Find anything (/)" (click)="find()"><mat-icon svgIcon="search" /></button>
-        <button matIconButton type="button" [attr.aria-label]="themeWord()" [title]="themeWord()" (click)="theme.next()"><mat-icon svgIcon="contrast" /></button>
-        <button matIconButton type="button" class="wide-only" aria-label="Keys" title="Keys (?)" (click)="keys()"><mat-icon svgIcon="keyboard" /></button>
-        <a matIconButton class="narrow-only" [routerLink]="['/g', garden(), 'settings']" aria-label="Settings"><mat-icon svgIcon="settings" /></a>
+        <button matIconButton type="button" aria-label="Find anything" title="Find anything (/)" (click)="find()">
+          <mat-icon svgIcon="search" />
+        </button>
+        <button matIconButton type="button" [attr.aria-label]="themeWord()" [title]="themeWord()" (click)="theme.next()">
+          <mat-icon svgIcon="contrast" />
+        </button>
+        <button matIconButton type="button" class="wide-only" aria-label="Keys" title="Keys (?)" (click)="keys()">
+          <mat-icon svgIcon="keyboard" />
+        </button>
+        <a matIconButton class="narrow-only" [routerLink]="['/g', garden(), 'settings']" aria-label="Settings"
+          ><mat-icon svgIcon="settings"
+        /></a>
       </div>
     </header>
     <main id="content" tabindex="-1">
@@ -110,5 +120,10 @@ export class GardenShell {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('.cdk-overlay-container') !== null);
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+      target.closest('.cdk-overlay-container') !== null)
+  );
 }

@@ -20,7 +20,26 @@ import settings from '@material-symbols/svg-400/outlined/settings.svg' with { lo
 import today from '@material-symbols/svg-400/outlined/today.svg' with { loader: 'text' };
 import warning from '@material-symbols/svg-400/outlined/warning.svg' with { loader: 'text' };
 
-const icons: Readonly<Record<string, string>> = { add, block, cases, check, chart, close, contrast, edit, forward, ground, keyboard, log, more, print, search, settings, today, warning };
+const icons: Readonly<Record<string, string>> = {
+  add,
+  block,
+  cases,
+  check,
+  chart,
+  close,
+  contrast,
+  edit,
+  forward,
+  ground,
+  keyboard,
+  log,
+  more,
+  print,
+  search,
+  settings,
+  today,
+  warning,
+};
 
 /** Register the icons that ship with the application; call in an injection context. */
 export function registerIcons(): void {

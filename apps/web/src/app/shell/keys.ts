@@ -31,7 +31,9 @@ import { navigation } from './navigation';
     <mat-dialog-content>
       <dl>
         @for (item of items; track item.path) {
-          <dt><kbd>g</kbd> <kbd>{{ item.key }}</kbd></dt>
+          <dt>
+            <kbd>g</kbd> <kbd>{{ item.key }}</kbd>
+          </dt>
           <dd>{{ item.word }}</dd>
         }
         <dt><kbd>/</kbd></dt>

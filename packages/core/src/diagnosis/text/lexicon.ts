@@ -2,7 +2,10 @@ import type { Knowledge, Onset } from '../knowledge.js';
 import { contentStems } from './tokens.js';
 
 /** What a phrase means when it is found in a text. */
-export type Meaning = { readonly kind: 'sign'; readonly id: string } | { readonly kind: 'host'; readonly id: string } | { readonly kind: 'onset'; readonly id: Onset };
+export type Meaning =
+  | { readonly kind: 'sign'; readonly id: string }
+  | { readonly kind: 'host'; readonly id: string }
+  | { readonly kind: 'onset'; readonly id: Onset };
 
 export interface Phrase {
   readonly stems: readonly string[];
@@ -20,15 +23,31 @@ export interface Lexicon {
 }
 
 const onsetPhrases: readonly (readonly [string, Onset])[] = [
-  ['overnight', 'overnight'], ['suddenly', 'overnight'], ['in one night', 'overnight'], ['this morning', 'overnight'], ['in a few days', 'days'], ['within days', 'days'],
-  ['spreading fast', 'days'], ['few days ago', 'days'], ['for weeks', 'weeks'], ['over weeks', 'weeks'], ['slowly', 'weeks'], ['gradually', 'weeks'], ['for months', 'season'], ['all season', 'season'],
+  ['overnight', 'overnight'],
+  ['suddenly', 'overnight'],
+  ['in one night', 'overnight'],
+  ['this morning', 'overnight'],
+  ['in a few days', 'days'],
+  ['within days', 'days'],
+  ['spreading fast', 'days'],
+  ['few days ago', 'days'],
+  ['for weeks', 'weeks'],
+  ['over weeks', 'weeks'],
+  ['slowly', 'weeks'],
+  ['gradually', 'weeks'],
+  ['for months', 'season'],
+  ['all season', 'season'],
 ];
 
 /** Build the reader's dictionary from the signs' lay words and the hosts' names. */
 export function buildLexicon({ signs, hosts }: Pick<Knowledge, 'signs' | 'hosts'>): Lexicon {
   const entries: { stems: string[]; meaning: Meaning }[] = [
-    ...signs.flatMap((sign) => [sign.name, ...sign.words].map((words) => ({ stems: contentStems(words), meaning: { kind: 'sign', id: sign.id } as const }))),
-    ...hosts.flatMap((host) => [host.name, ...host.names].map((name) => ({ stems: contentStems(name), meaning: { kind: 'host', id: host.id } as const }))),
+    ...signs.flatMap((sign) =>
+      [sign.name, ...sign.words].map((words) => ({ stems: contentStems(words), meaning: { kind: 'sign', id: sign.id } as const })),
+    ),
+    ...hosts.flatMap((host) =>
+      [host.name, ...host.names].map((name) => ({ stems: contentStems(name), meaning: { kind: 'host', id: host.id } as const })),
+    ),
     ...onsetPhrases.map(([words, id]) => ({ stems: contentStems(words), meaning: { kind: 'onset', id } as const })),
   ];
   const owners = ownersByStem(entries);

@@ -82,14 +82,24 @@ function findPhrase(phrase: Phrase, tokens: readonly Token[], positions: Readonl
   const rarest = [...phrase.stems].sort((a, b) => positions.get(a)!.length - positions.get(b)!.length)[0]!;
   return positions.get(rarest)!.flatMap((anchor) => {
     const at = gather(phrase, anchor, tokens, positions);
-    const span = at ? at[at.length - 1]! - at[0]! + 1 : Infinity;
+    const span = at ? contentSpan(at, tokens, phrase) : Infinity;
     if (!at || span > phrase.stems.length + slack) return [];
     return [{ phrase, at, score: (phrase.weight * phrase.stems.length) / span }];
   });
 }
 
+/** Words from the first to the last of a match; fillers between cost nothing. */
+function contentSpan(at: readonly number[], tokens: readonly Token[], { stems }: Phrase): number {
+  return tokens.slice(at[0], at[at.length - 1]! + 1).filter(({ word, stem }) => !fillers.has(word) || stems.includes(stem)).length;
+}
+
 /** For each stem of the phrase the nearest token to the anchor within the window and the sentence; `undefined` if one is missing. */
-function gather(phrase: Phrase, anchor: number, tokens: readonly Token[], positions: ReadonlyMap<string, readonly number[]>): number[] | undefined {
+function gather(
+  phrase: Phrase,
+  anchor: number,
+  tokens: readonly Token[],
+  positions: ReadonlyMap<string, readonly number[]>,
+): number[] | undefined {
   const reach = phrase.stems.length + slack - 1;
   const at: number[] = [];
   for (const stem of phrase.stems) {
@@ -121,11 +131,20 @@ function negatorBefore(tokens: readonly Token[], at: readonly number[], phrase: 
   return undefined;
 }
 
-function addReading(read: Reading[], sign: string, negator: number | undefined, words: string, text: string, tokens: readonly Token[], used: Set<number>): void {
+function addReading(
+  read: Reading[],
+  sign: string,
+  negator: number | undefined,
+  words: string,
+  text: string,
+  tokens: readonly Token[],
+  used: Set<number>,
+): void {
   if (negator !== undefined) used.add(negator);
   if (read.some((earlier) => earlier.sign === sign)) return;
   const phrase = negator === undefined ? words : `${text.slice(tokens[negator]!.start, tokens[negator]!.end)} ${words}`;
   read.push({ sign, state: negator === undefined ? 'seen' : 'absent', phrase });
 }
 
-const wordsBetween = (text: string, tokens: readonly Token[], at: readonly number[]) => text.slice(tokens[at[0]!]!.start, tokens[at[at.length - 1]!]!.end).replace(/\s+/g, ' ');
+const wordsBetween = (text: string, tokens: readonly Token[], at: readonly number[]) =>
+  text.slice(tokens[at[0]!]!.start, tokens[at[at.length - 1]!]!.end).replace(/\s+/g, ' ');

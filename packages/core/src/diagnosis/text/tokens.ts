@@ -1,3 +1,4 @@
+/// <reference path="./snowball.d.ts" />
 import snowball from 'snowball-stemmers';
 
 /** A word of the grower's text, with its place. */
@@ -18,10 +19,14 @@ const clauseBreaks = new Set(['but', 'however', 'although', 'though', 'except', 
 
 /** Words so common that a phrase may skip them; negations are not among them. */
 export const fillers: ReadonlySet<string> = new Set(
-  [...clauseBreaks].concat(('a an the is are was were be been being am of on in at to from by for with and or it its they them their there this that these those i my we our you your he she ' +
-    'have has had do does did can could may might will would seem seems seemed look looks looking like some all any lot lots very really quite just so too also as if then ' +
-    'when where which who what how about into onto over out up down off again now got get gets getting going go gone find found see saw seen notice noticed think maybe ' +
-    'plant plants thing things bit bits kind sort please help after before during since s t ve m re d').split(' ')),
+  [...clauseBreaks].concat(
+    (
+      'a an the is are was were be been being am of on in at to from by for with and or it its they them their there this that these those i my we our you your he she ' +
+      'have has had do does did can could may might will would seem seems seemed look looks looking like some all any lot lots very really quite just so too also as if then ' +
+      'when where which who what how about into onto over out up down off again now got get gets getting going go gone find found see saw seen notice noticed think maybe ' +
+      'plant plants thing things bit bits kind sort please help after before during since s t ve m re d'
+    ).split(' '),
+  ),
 );
 
 /**
@@ -68,9 +73,33 @@ function openContraction(word: string): string[] {
 
 // UK spelling leads; these pairs stem differently and mean the same.
 const sameWord: Readonly<Record<string, string>> = {
-  gray: 'grey', mold: 'mould', moldy: 'mould', molds: 'mould', color: 'colour', odor: 'odour', leafs: 'leaves', leaf: 'leaves',
-  older: 'old', oldest: 'old', younger: 'young', youngest: 'young', newer: 'new', newest: 'new', furry: 'fur', tiny: 'small', little: 'small',
-  teeny: 'small', minute: 'small', patch: 'patch', blotch: 'patch', blotches: 'patch', speck: 'dot', specks: 'dot', beneath: 'under', underneath: 'under', below: 'under',
+  gray: 'grey',
+  mold: 'mould',
+  moldy: 'mould',
+  molds: 'mould',
+  color: 'colour',
+  odor: 'odour',
+  leafs: 'leaves',
+  leaf: 'leaves',
+  older: 'old',
+  oldest: 'old',
+  younger: 'young',
+  youngest: 'young',
+  newer: 'new',
+  newest: 'new',
+  furry: 'fur',
+  tiny: 'small',
+  little: 'small',
+  teeny: 'small',
+  minute: 'small',
+  patch: 'patch',
+  blotch: 'patch',
+  blotches: 'patch',
+  speck: 'dot',
+  specks: 'dot',
+  beneath: 'under',
+  underneath: 'under',
+  below: 'under',
 };
 
 function stemOf(word: string): string {

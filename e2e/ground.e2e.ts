@@ -1,0 +1,66 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+
+async function signIn(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
+  await page.getByLabel('Password').fill('willow-and-water');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
+}
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+}
+
+test('the demo garden opens and shows its places', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('heading', { name: 'Field Nurse' })).toBeVisible();
+  await expectAccessible(page);
+  await signIn(page);
+  await expect(page.getByRole('heading', { name: 'Tunnel' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Settings' }).first().click();
+  await expect(page.getByLabel('Name of the garden')).toHaveValue('Osier Reach');
+  await expectAccessible(page);
+});
+
+test('a wrong password is refused in words and loses nothing', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
+  await page.getByLabel('Password').fill('not this one');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toContainText('not right');
+  await expect(page.getByLabel('E-mail address')).toHaveValue('wren@osier-reach.example');
+});
+
+test('a new gardener makes an account, a garden, a place and a planting, and takes it back', async ({ page }) => {
+  await page.goto('/sign-up');
+  await page.getByLabel('Your name').fill('Nell Teasel');
+  await page.getByLabel('E-mail address').fill(`nell-${Date.now()}@garden.example`);
+  await page.getByLabel('Password').fill('a long enough one');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByLabel('Name of the garden').fill('Back step');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make the garden' }).click();
+
+  await page.getByRole('link', { name: 'Add the first place' }).click();
+  await page.getByRole('button', { name: 'Save the place' }).click();
+  await expect(page.getByText('Give it a name')).toBeVisible();
+  await page.getByLabel('Name').fill('South sill');
+  await page.getByRole('button', { name: 'Save the place' }).click();
+
+  await page.getByRole('link', { name: 'New planting' }).click();
+  await expectAccessible(page);
+  await page.getByLabel('Plant, by any of its names').fill('spuds');
+  await page.getByRole('option', { name: 'Potato' }).click();
+  await page.getByLabel('How many plants').fill('12');
+  await page.getByRole('button', { name: 'Save the planting' }).click();
+  await expect(page.getByRole('link', { name: 'Potato' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Nothing grows here now.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Nothing grows here now.')).toBeVisible();
+});
