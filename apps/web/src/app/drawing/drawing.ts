@@ -15,9 +15,8 @@ import type { LeafShape } from './leaf';
         } @else {
           <path
             [attr.d]="shape.d"
-            [attr.class]="shape.fill"
+            [attr.class]="shape.fill + (shape.line > 0 ? ' ink' : '')"
             [attr.stroke-width]="shape.line || null"
-            [class.ink]="shape.line > 0"
             [attr.opacity]="shape.opacity ?? null"
           />
         }

@@ -38,8 +38,10 @@ import { placeKindWords, settingWords } from '../shared/words';
             <ul>
               @for (planting of one.plantings; track planting.id) {
                 <li>
-                  <a [routerLink]="['../plantings', planting.id, 'edit']">{{ library.hostName(planting.host) }}</a>
-                  <span class="cultivar">{{ planting.cultivar }}</span>
+                  <span class="who"
+                    ><a [routerLink]="['../plantings', planting.id, 'edit']">{{ library.hostName(planting.host) }}</a>
+                    {{ planting.cultivar }}</span
+                  >
                   <span class="fn-small">{{ planting.plants }}{{ planting.inFlower ? ' · in flower' : '' }}</span>
                 </li>
               } @empty {

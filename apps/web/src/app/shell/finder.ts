@@ -16,7 +16,7 @@ interface Target {
 
 const most = 9;
 
-/** Find a page, a planting or a case by typing a part of its name. */
+/** Find a page or a planting by typing a part of its name. */
 @Component({
   selector: 'fn-finder',
   imports: [MatDialogModule, MatFormFieldModule, MatInputModule],
@@ -55,7 +55,7 @@ const most = 9;
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
       <mat-form-field>
-        <mat-label>Page, planting or case</mat-label>
+        <mat-label>Page or planting</mat-label>
         <input matInput #field cdkFocusInitial autocomplete="off" (input)="type(field.value)" (keydown)="onKey($event)" />
       </mat-form-field>
       <ul>
@@ -87,7 +87,7 @@ export class Finder {
       ...this.#garden.plantings().map((one) => ({
         word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '),
         kind: one.endedOn ? 'ended planting' : 'planting',
-        link: [...base, 'plantings', one.id],
+        link: [...base, 'plantings', one.id, 'edit'],
       })),
     ];
   });

@@ -42,9 +42,6 @@ const sequenceMs = 1200;
         <button matIconButton type="button" class="wide-only" aria-label="Keys" title="Keys (?)" (click)="keys()">
           <mat-icon svgIcon="keyboard" />
         </button>
-        <a matIconButton class="narrow-only" [routerLink]="['/g', garden(), 'settings']" aria-label="Settings"
-          ><mat-icon svgIcon="settings"
-        /></a>
       </div>
     </header>
     <main id="content" tabindex="-1">
