@@ -52,9 +52,10 @@ export const planting = z.strictObject({
   endedOn: day.nullable(),
 });
 
+/** A sign that was seen, looked for and absent, or read from the words but not meant (struck), which says nothing. */
 export const caseFinding = z.strictObject({
   sign: entry,
-  state: z.enum(['seen', 'absent']),
+  state: z.enum(['seen', 'absent', 'struck']),
   source: z.enum(['text', 'tap', 'look']),
   phrase: z.string().max(300).nullable(),
   on: day,

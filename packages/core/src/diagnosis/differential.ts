@@ -7,9 +7,7 @@ import { nextLooks } from './nextLooks.js';
 import type { NextLook } from './nextLooks.js';
 import { posterior } from './posterior.js';
 import type { Candidate, Posterior } from './posterior.js';
-import { buildLexicon } from './text/lexicon.js';
-import type { Lexicon } from './text/lexicon.js';
-import { readText } from './text/readText.js';
+import { readWords } from './text/readWords.js';
 import type { Reading } from './text/readText.js';
 
 export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
@@ -59,7 +57,7 @@ const settledBelowBits = 0.05;
  * @throws RangeError if a finding names an unknown sign
  */
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
-  const text = readText(question.text ?? '', lexiconOf(knowledge));
+  const text = readWords(knowledge, question.text ?? '');
   const findings = mergeFindings(question.findings ?? [], text.read);
   const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
   const belief = posterior(knowledge, circumstances, findings);
@@ -89,15 +87,6 @@ export function mergeFindings(byHand: readonly Finding[], read: readonly Finding
   const merged = new Map(read.map(({ sign, state }) => [sign, { sign, state }]));
   for (const { sign, state } of byHand) merged.set(sign, { sign, state });
   return [...merged.values()];
-}
-
-// A lexicon takes some milliseconds to build and depends on the knowledge alone.
-const lexicons = new WeakMap<Knowledge, Lexicon>();
-
-function lexiconOf(knowledge: Knowledge): Lexicon {
-  const known = lexicons.get(knowledge) ?? buildLexicon(knowledge);
-  lexicons.set(knowledge, known);
-  return known;
 }
 
 function rank({ candidates, marginals }: Posterior): { candidate: Candidate; probability: number }[] {

@@ -18,6 +18,7 @@ export { frequencyTable, leakTable } from './probabilityTable.js';
 export { buildLexicon } from './text/lexicon.js';
 export type { Lexicon } from './text/lexicon.js';
 export { readText } from './text/readText.js';
+export { readWords } from './text/readWords.js';
 export type { Reading, TextReading } from './text/readText.js';
 
 // What it reasons about

@@ -1,2 +1,2 @@
-export { addDays, dayAt, daysBetween, waitsAfter } from './waits.js';
+export { addDays, clockAt, dayAt, daysBetween, instantOf, waitsAfter } from './waits.js';
 export type { Waits } from './waits.js';

@@ -61,3 +61,25 @@ export function daysBetween(from: string, to: string): number {
 export function addDays(day: string, days: number): string {
   return Temporal.PlainDate.from(day).add({ days }).toString();
 }
+
+/**
+ * The garden's clock at an instant, to the minute, in the form that a date-and-time field holds.
+ *
+ * @example
+ * clockAt('2026-07-18T19:00:00Z', 'Europe/London') // => '2026-07-18T20:00'
+ */
+export function clockAt(instant: string, timeZone: string): string {
+  return Temporal.Instant.from(instant).toZonedDateTimeISO(timeZone).toPlainDateTime().toString({ smallestUnit: 'minute' });
+}
+
+/**
+ * The instant at which the garden's clock shows a time; the earlier one where clocks are put back, the later where the hour is skipped.
+ *
+ * @param clock - `YYYY-MM-DDTHH:MM`
+ * @throws RangeError for a malformed time or an unknown time zone
+ * @example
+ * instantOf('2026-07-18T20:00', 'Europe/London') // => '2026-07-18T19:00:00Z'
+ */
+export function instantOf(clock: string, timeZone: string): string {
+  return Temporal.PlainDateTime.from(clock).toZonedDateTime(timeZone).toInstant().toString();
+}

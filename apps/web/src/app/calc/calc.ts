@@ -8,6 +8,7 @@ import type {
   ProgressAnswer,
   ProgressRequest,
 } from '@field-nurse/contract';
+import type { TextReading } from '@field-nurse/core/diagnosis';
 import type { MixAnswer } from '@field-nurse/core/dose';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
@@ -21,6 +22,7 @@ export class Calc {
   readonly #library = inject(Library);
   #ready: Promise<Remote<CalcWorker>> | undefined;
 
+  readWords = async (text: string): Promise<TextReading> => (await this.#worker()).readWords(text);
   differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
   options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
   mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);

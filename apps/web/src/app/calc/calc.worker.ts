@@ -1,4 +1,5 @@
 import type { DifferentialRequest, MixRequest, OptionsRequest, ProgressRequest } from '@field-nurse/contract';
+import { readWords } from '@field-nurse/core/diagnosis';
 import { mixFor } from '@field-nurse/core/dose';
 import type { MixQuestion } from '@field-nurse/core/dose';
 import { progress } from '@field-nurse/core/recovery';
@@ -12,6 +13,7 @@ const answers = {
   learn: (index: Library) => {
     library = index;
   },
+  readWords: (text: string) => readWords(library!, text),
   differential: (request: DifferentialRequest) => answerDifferential(library!, request),
   options: (request: OptionsRequest) => answerOptions(library!, request),
   mix: (request: MixRequest) => mixFor(request as MixQuestion),

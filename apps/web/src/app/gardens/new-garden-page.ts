@@ -48,7 +48,7 @@ export class NewGardenPage {
     try {
       const garden = await firstValueFrom(this.#api.createGarden(this.#id, this.form.getRawValue()));
       this.#store.dispatch(SessionActions.gardenAdded({ garden }));
-      await this.#router.navigate(['/g', garden.id, 'ground']);
+      await this.#router.navigate(['/g', garden.id, 'today']);
     } catch (error) {
       this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
     } finally {

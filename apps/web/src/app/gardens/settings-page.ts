@@ -112,7 +112,7 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
           <p>
             Other gardens:
             @for (one of gardens(); track one.id) {
-              <a [routerLink]="['/g', one.id, 'ground']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
+              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
             }
           </p>
         }

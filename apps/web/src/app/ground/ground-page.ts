@@ -4,12 +4,13 @@ import { RouterLink } from '@angular/router';
 import type { Planting } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
+import { StatusMark } from '../recovery/status-mark';
 import { placeKindWords, settingWords } from '../shared/words';
 
 /** The places of the garden with what grows in each. */
 @Component({
   selector: 'fn-ground-page',
-  imports: [RouterLink, MatButtonModule],
+  imports: [RouterLink, MatButtonModule, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './ground-page.scss',
   template: `
@@ -39,10 +40,12 @@ import { placeKindWords, settingWords } from '../shared/words';
               @for (planting of one.plantings; track planting.id) {
                 <li>
                   <span class="who"
-                    ><a [routerLink]="['../plantings', planting.id, 'edit']">{{ library.hostName(planting.host) }}</a>
-                    {{ planting.cultivar }}</span
+                    ><a [routerLink]="['../plantings', planting.id]">{{ library.hostName(planting.host) }}</a> {{ planting.cultivar }}</span
                   >
                   <span class="fn-small">{{ planting.plants }}{{ planting.inFlower ? ' · in flower' : '' }}</span>
+                  @for (id of openCases().get(planting.id) ?? []; track id) {
+                    <a class="case" [routerLink]="['../cases', id]"><fn-status-mark [case]="id" /></a>
+                  }
                 </li>
               } @empty {
                 <li class="fn-small">Nothing grows here now.</li>
@@ -83,6 +86,13 @@ export class GroundPage {
       }))
       .sort((a, b) => a.place.name.localeCompare(b.place.name)),
   );
+
+  protected readonly openCases = computed(() => {
+    const cases = new Map<string, string[]>();
+    for (const { id, plantingId, closedOn } of this.garden.cases())
+      if (!closedOn) cases.set(plantingId, [...(cases.get(plantingId) ?? []), id]);
+    return cases;
+  });
 
   protected readonly count = computed(() => {
     const [places, plantings] = [this.places().length, this.#growing().length];

@@ -27,7 +27,7 @@ export const startPage: CanActivateFn = () => {
   const router = inject(Router);
   return session().pipe(
     map(({ person, gardens }) =>
-      router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'ground'] : ['/new-garden']),
+      router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden']),
     ),
   );
 };

@@ -129,3 +129,26 @@ export const circumstanceWords: Readonly<Record<string, string>> = {
 };
 export const advice =
   'Field Nurse advises. The label in your hand and local rules outrank it; a plant clinic or licensed adviser decides what is lawful and safe.';
+
+export const onsetWords: Readonly<Record<string, string>> = {
+  overnight: 'Overnight',
+  days: 'Over some days',
+  weeks: 'Over weeks',
+  season: 'Over the season',
+};
+export const patternWords: Readonly<Record<string, string>> = {
+  'one-plant': 'One plant',
+  patches: 'In patches',
+  'whole-planting': 'All of it',
+  'one-side': 'One side',
+  edges: 'At the edges',
+  scattered: 'Here and there',
+};
+export const hidingWords: Readonly<Record<string, string>> = {
+  'rolled-leaf': 'In a rolled leaf',
+  mine: 'Inside the leaf',
+  stem: 'Inside the stem',
+  root: 'In soil or root',
+  case: 'In a case',
+  wax: 'Under wax',
+};

@@ -4,6 +4,8 @@ import { MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dial
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Router } from '@angular/router';
+import type { Case } from '@field-nurse/contract';
+import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { navigation } from './navigation';
@@ -16,7 +18,7 @@ interface Target {
 
 const most = 9;
 
-/** Find a page or a planting by typing a part of its name. */
+/** Find a page, a planting or a case by typing a part of its name. */
 @Component({
   selector: 'fn-finder',
   imports: [MatDialogModule, MatFormFieldModule, MatInputModule],
@@ -55,7 +57,7 @@ const most = 9;
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
       <mat-form-field>
-        <mat-label>Page or planting</mat-label>
+        <mat-label>Page, planting or case</mat-label>
         <input matInput #field cdkFocusInitial autocomplete="off" (input)="type(field.value)" (keydown)="onKey($event)" />
       </mat-form-field>
       <ul>
@@ -87,10 +89,20 @@ export class Finder {
       ...this.#garden.plantings().map((one) => ({
         word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '),
         kind: one.endedOn ? 'ended planting' : 'planting',
-        link: [...base, 'plantings', one.id, 'edit'],
+        link: [...base, 'plantings', one.id],
+      })),
+      ...this.#garden.cases().map((one) => ({
+        word: [this.#conditions(one), this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? '')].join(' · '),
+        kind: one.closedOn ? 'closed case' : 'case',
+        link: [...base, 'cases', one.id],
       })),
     ];
   });
+
+  readonly #conditions = ({ diagnoses }: Case) =>
+    workingConditions(diagnoses)
+      .map((id) => this.#library.conditionName(id))
+      .join(' and ') || 'Not settled yet';
 
   protected readonly found = computed(() => {
     const text = this.#text().toLowerCase();

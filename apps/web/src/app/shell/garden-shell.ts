@@ -19,7 +19,7 @@ const sequenceMs = 1200;
   template: `
     <a class="skip" href="#content" (click)="skip($event)">Skip to the page</a>
     <header class="fn-no-print">
-      <a class="garden" [routerLink]="['/g', garden(), 'ground']">
+      <a class="garden" [routerLink]="['/g', garden(), 'today']">
         <img src="mark.svg" alt="" width="30" height="30" />
         <span
           >{{ summary()?.name ?? 'Field Nurse' }}<small>{{ summary() ? 'Field Nurse' : 'opening …' }}</small></span

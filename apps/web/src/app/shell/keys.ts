@@ -37,7 +37,7 @@ import { navigation } from './navigation';
           <dd>{{ item.word }}</dd>
         }
         <dt><kbd>/</kbd></dt>
-        <dd>Find a planting or a page</dd>
+        <dd>Find a page, a planting or a case</dd>
         <dt><kbd>?</kbd></dt>
         <dd>This list</dd>
         <dt><kbd>Esc</kbd></dt>

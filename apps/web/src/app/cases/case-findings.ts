@@ -1,0 +1,38 @@
+import type { CaseFinding } from '@field-nurse/contract';
+
+/** What a sign stands at on this case: not looked at, or one of the recorded states. */
+export type SignState = CaseFinding['state'] | 'not-looked';
+
+interface Reading {
+  readonly sign: string;
+  readonly state: 'seen' | 'absent';
+  readonly phrase: string;
+}
+
+/** A chip: a recorded finding, or a reading of the words that waits to be confirmed or removed. */
+export interface Chip {
+  readonly sign: string;
+  readonly state: 'seen' | 'absent';
+  readonly phrase: string | null;
+  readonly confirmed: boolean;
+}
+
+/** All that speaks on this case: recorded findings first, then readings that no hand has touched yet. Struck ones are silent. */
+export function chipsOf(findings: readonly CaseFinding[], read: readonly Reading[]): Chip[] {
+  const touched = new Set(findings.map(({ sign }) => sign));
+  const recorded = findings.flatMap(({ sign, state, phrase }) => (state === 'struck' ? [] : [{ sign, state, phrase, confirmed: true }]));
+  return [...recorded, ...read.filter(({ sign }) => !touched.has(sign)).map((reading) => ({ ...reading, confirmed: false }))];
+}
+
+/** The findings with this one in place of any on the same sign; "not looked" takes it out. */
+export function withFinding(
+  findings: readonly CaseFinding[],
+  finding: Omit<CaseFinding, 'state'> & { readonly state: SignState },
+): CaseFinding[] {
+  const { state } = finding;
+  const others = findings.filter(({ sign }) => sign !== finding.sign);
+  return state === 'not-looked' ? others : [...others, { ...finding, state }];
+}
+
+/** Tapping a drawn sign: seen, then looked-and-not-there, then not looked. */
+export const nextState = (state: SignState): SignState => (state === 'seen' ? 'absent' : state === 'absent' ? 'not-looked' : 'seen');

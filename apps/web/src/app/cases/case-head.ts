@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { PlantingTitle } from '../plantings/planting-title';
+import { dayWord } from '../shared/days';
+import { outcomeWords } from '../shared/words';
+import { workingConditions } from './case-diagnoses';
+
+/** The head of a case's pages: what it is about, and the way from signs to recovery. */
+@Component({
+  selector: 'fn-case-head',
+  imports: [RouterLink, RouterLinkActive, PlantingTitle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './case-head.scss',
+  template: `
+    @if (one(); as one) {
+      <h1>{{ name() }}</h1>
+      <p>
+        <fn-planting-title [planting]="one.plantingId" />
+        <span class="fn-small"> · opened {{ day(one.openedOn) }}</span>
+        @if (one.closedOn) {
+          <span class="fn-small"> · closed {{ day(one.closedOn) }}: {{ outcomes[one.outcome ?? 'other'] }}</span>
+        }
+      </p>
+      <nav aria-label="Case" class="fn-no-print">
+        <a [routerLink]="base()" routerLinkActive="here" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page"
+          >Signs and causes</a
+        >
+        <a [routerLink]="[base(), 'options']" routerLinkActive="here" ariaCurrentWhenActive="page">Options</a>
+        <a [routerLink]="[base(), 'recovery']" routerLinkActive="here" ariaCurrentWhenActive="page">Recovery</a>
+      </nav>
+    }
+  `,
+})
+export class CaseHead {
+  readonly #garden = inject(Garden);
+  readonly #library = inject(Library);
+  readonly case = input.required<string>();
+  protected readonly outcomes = outcomeWords;
+  protected readonly one = computed(() => this.#garden.case(this.case()));
+  protected readonly base = computed(() => `/g/${this.#garden.summary().id}/cases/${this.case()}`);
+  protected readonly name = computed(() => {
+    const names = workingConditions(this.one()?.diagnoses ?? []).map((id) => this.#library.conditionName(id));
+    return names.length > 0 ? names.join(' and ') : 'What is it?';
+  });
+  protected readonly day = (day: string) => dayWord(day, this.#garden.today());
+}

@@ -1,0 +1,162 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import type { DifferentialRequest, Written } from '@field-nurse/contract';
+import { Calc } from '../calc/calc';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { onsetWords, patternWords } from '../shared/words';
+import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
+import { CaseEdits } from './case-edits';
+import type { Chip, SignState } from './case-findings';
+import { chipsOf, withFinding } from './case-findings';
+import { CaseHead } from './case-head';
+import { CauseList } from './cause-list';
+import { FindingChips } from './finding-chips';
+import { NextLooks } from './next-looks';
+import { SignPalette } from './sign-palette';
+import { WorkingDiagnosis } from './working-diagnosis';
+
+const typingPauseMs = 500;
+
+/** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
+@Component({
+  selector: 'fn-case-page',
+  imports: [
+    FormsModule,
+    RouterLink,
+    MatButtonModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    CaseHead,
+    CauseList,
+    FindingChips,
+    NextLooks,
+    SignPalette,
+    WorkingDiagnosis,
+  ],
+  providers: [CaseEdits],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './case-page.scss',
+  templateUrl: './case-page.html',
+})
+export class CasePage {
+  readonly #calc = inject(Calc);
+  protected readonly garden = inject(Garden);
+  protected readonly library = inject(Library);
+  protected readonly edits = inject(CaseEdits);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly onsets = Object.entries(onsetWords);
+  protected readonly patterns = Object.entries(patternWords);
+
+  protected readonly value = this.edits.value;
+  protected readonly host = computed(() => this.library.hosts().get(this.edits.planting()?.host ?? ''));
+  protected readonly canWrite = computed(() => this.garden.canWrite() && !this.value()?.closedOn);
+  protected readonly words = signal('');
+  protected readonly states = computed(
+    () => new Map<string, SignState>(this.chips().map(({ sign, state }) => [sign, state])) as ReadonlyMap<string, SignState>,
+  );
+  protected readonly working = computed(() => workingConditions(this.value()?.diagnoses ?? []));
+
+  protected readonly reading = resource({ params: () => this.words(), loader: ({ params }) => this.#calc.readWords(params) });
+  readonly #read = computed(() => (this.reading.hasValue() ? this.reading.value() : undefined));
+  protected readonly chips = computed(() => chipsOf(this.value()?.findings ?? [], this.#read()?.read ?? []));
+  protected readonly unconfirmed = computed(() => this.chips().filter(({ confirmed }) => !confirmed));
+  protected readonly unread = computed(() => this.#read()?.unread ?? []);
+
+  protected readonly request = computed<DifferentialRequest | undefined>(() => {
+    const value = this.value();
+    const planting = this.edits.planting();
+    const { latitude, region } = this.garden.summary();
+    if (!value || !planting) return undefined;
+    return {
+      host: planting.host,
+      findings: this.chips().map(({ sign, state }) => ({ sign, state })),
+      setting: planting.setting,
+      month: Number(value.openedOn.slice(5, 7)),
+      hemisphere: (latitude ?? 1) < 0 ? 'south' : 'north',
+      onset: value.onset ?? this.#read()?.onset,
+      pattern: value.pattern ?? undefined,
+      region,
+    };
+  });
+  readonly #differential = resource({
+    params: () => this.request(),
+    equal: undefined,
+    loader: ({ params }) => this.#calc.differential(params),
+  });
+  /** the newest answer: the one before stays on the screen while the next is worked out */
+  protected readonly answer = signal<ReturnType<typeof this.fresh>>(undefined);
+  protected readonly fresh = () => (this.#differential.hasValue() ? this.#differential.value() : undefined);
+  protected readonly failed = computed(() => this.#differential.error()?.message ?? this.reading.error()?.message);
+
+  #typing: ReturnType<typeof setTimeout> | undefined;
+
+  constructor() {
+    effect(() => this.edits.open(this.case()));
+    effect(() => {
+      const stored = this.edits.stored()?.id;
+      if (stored) untracked(() => this.words.set(this.value()?.words ?? ''));
+    });
+    effect(() => {
+      const fresh = this.fresh();
+      if (fresh) this.answer.set(fresh);
+    });
+  }
+
+  protected type(words: string): void {
+    this.words.set(words);
+    clearTimeout(this.#typing);
+    this.#typing = setTimeout(() => this.edits.change((value) => ({ ...value, words })), typingPauseMs);
+  }
+
+  protected tap({ sign, state }: { sign: string; state: SignState }): void {
+    const read = this.#read()?.read.some((one) => one.sign === sign) ?? false;
+    // A reading of the words would come straight back: taking it away must be remembered.
+    this.#record(sign, state === 'not-looked' && read ? 'struck' : state, 'tap', null);
+  }
+
+  protected confirm(chip: Chip): void {
+    this.#record(chip.sign, chip.state, 'text', chip.phrase);
+  }
+
+  protected confirmAll(): void {
+    this.unconfirmed().forEach((chip) => this.confirm(chip));
+  }
+
+  protected remove({ sign }: Chip): void {
+    this.tap({ sign, state: 'not-looked' });
+  }
+
+  protected set<K extends 'onset' | 'pattern'>(field: K, choice: Written<'cases'>[K]): void {
+    this.edits.change((value) => ({ ...value, [field]: choice }));
+  }
+
+  protected take(condition: string): void {
+    const conditions = toggled(this.working(), condition);
+    const today = this.garden.today();
+    const names = conditions.map((id) => this.library.conditionName(id)).join(' and ');
+    this.edits.change(
+      (value) => ({ ...value, diagnoses: withDiagnosis(value.diagnoses, today, conditions, '') }),
+      names ? `Working with ${names}.` : 'No working diagnosis.',
+    );
+  }
+
+  protected explain(why: string): void {
+    this.edits.change((value) => {
+      const last = value.diagnoses.at(-1);
+      return last ? { ...value, diagnoses: [...value.diagnoses.slice(0, -1), { ...last, why }] } : value;
+    });
+  }
+
+  #record(sign: string, state: SignState, source: 'text' | 'tap', phrase: string | null): void {
+    const on = this.garden.today();
+    this.edits.change((value) => ({ ...value, findings: withFinding(value.findings, { sign, state, source, phrase, on }) }));
+  }
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { Case } from '@field-nurse/contract';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { PlantingTitle } from '../plantings/planting-title';
+import { StatusMark } from '../recovery/status-mark';
+import { dayWord, fromToday } from '../shared/days';
+import { outcomeWords } from '../shared/words';
+import { workingConditions } from './case-diagnoses';
+import { nextLookOn } from '../recovery/case-looks';
+
+/** All cases: the open ones by their next look, then the closed ones by year. */
+@Component({
+  selector: 'fn-cases-page',
+  imports: [RouterLink, PlantingTitle, StatusMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './cases-page.scss',
+  template: `
+    <div class="fn-page">
+      <div class="fn-head">
+        <div>
+          <h1>Cases</h1>
+          <p>{{ open().length }} open, {{ closed().length }} closed</p>
+        </div>
+      </div>
+      @if (garden.cases().length === 0) {
+        <div class="fn-empty">
+          <h2>Nothing is sick here</h2>
+          <p>When something looks wrong, open a case on the planting: go to Ground, choose the planting, and say what you see.</p>
+          <a [routerLink]="['/g', garden.summary().id, 'ground']">Go to Ground</a>
+        </div>
+      }
+      @if (open().length > 0) {
+        <section aria-labelledby="open">
+          <h2 id="open">Open</h2>
+          <ul>
+            @for (one of open(); track one.case.id) {
+              <li>
+                <fn-status-mark [case]="one.case.id" />
+                <span class="what">
+                  <a [routerLink]="['/g', garden.summary().id, 'cases', one.case.id]">{{ name(one.case) }}</a>
+                  <fn-planting-title [planting]="one.case.plantingId" />
+                </span>
+                <span class="when">{{ one.next ? 'look ' + fromToday(one.next) : 'no look planned' }}</span>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+      @if (closed().length > 0) {
+        <section aria-labelledby="closed">
+          <h2 id="closed">Closed</h2>
+          <ul>
+            @for (one of closed(); track one.id) {
+              <li class="closed">
+                <span class="what">
+                  <a [routerLink]="['/g', garden.summary().id, 'cases', one.id]">{{ name(one) }}</a>
+                  <fn-planting-title [planting]="one.plantingId" />
+                </span>
+                <span class="when">{{ outcomes[one.outcome ?? 'other'] }}, {{ day(one.closedOn ?? one.openedOn) }}</span>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+    </div>
+  `,
+})
+export class CasesPage {
+  readonly #library = inject(Library);
+  protected readonly garden = inject(Garden);
+  protected readonly outcomes = outcomeWords;
+
+  protected readonly open = computed(() =>
+    this.garden
+      .cases()
+      .filter(({ closedOn }) => !closedOn)
+      .map((one) => ({ case: one, next: nextLookOn(this.garden.looksOf(one.id), this.garden.decisionsOf(one.id)) }))
+      .sort((a, b) => (a.next ?? '9999').localeCompare(b.next ?? '9999')),
+  );
+  protected readonly closed = computed(() =>
+    this.garden
+      .cases()
+      .filter(({ closedOn }) => closedOn)
+      .sort((a, b) => b.closedOn!.localeCompare(a.closedOn!)),
+  );
+
+  protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
+  protected readonly name = ({ diagnoses }: Case) =>
+    workingConditions(diagnoses)
+      .map((id) => this.#library.conditionName(id))
+      .join(' and ') || 'Not settled yet';
+}

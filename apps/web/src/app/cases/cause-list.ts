@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import type { DifferentialAnswer } from '@field-nurse/contract';
+import { Library } from '../library/library';
+import { kindWords, roleWords } from '../shared/words';
+import { EvidenceBars } from './evidence-bars';
+
+const barelyPossible = 0.01;
+const atFirst = 5;
+
+/** Causes by their chance, each with its reasons, and the button that makes it the working diagnosis. */
+@Component({
+  selector: 'fn-cause-list',
+  imports: [MatButtonModule, EvidenceBars],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './cause-list.scss',
+  template: `
+    <ol>
+      @for (cause of answer().ranked.slice(0, shown()); track cause.condition) {
+        <li [class.working]="working().includes(cause.condition)">
+          <div class="row">
+            <span class="chance" title="Chance, from the signs and from this plant in this month">{{ percent(cause.probability) }}</span>
+            <div class="name">
+              <h3>{{ cause.name }}</h3>
+              <p class="fn-small">
+                {{ kinds[cause.kind] }}
+                @if (cause.scientificName) {
+                  · <span class="fn-latin">{{ cause.scientificName }}</span>
+                }
+                @if (roles[cause.role]) {
+                  · {{ roles[cause.role] }}
+                }
+              </p>
+            </div>
+            @if (!readonly()) {
+              <button
+                matButton="outlined"
+                type="button"
+                [attr.aria-pressed]="working().includes(cause.condition)"
+                [attr.aria-label]="(working().includes(cause.condition) ? 'Let go of ' : 'Work with ') + cause.name"
+                (click)="toggled.emit(cause.condition)"
+              >
+                {{ working().includes(cause.condition) ? 'Let go' : 'Work with this' }}
+              </button>
+            }
+          </div>
+          <span class="meter" aria-hidden="true"><span [style.width.%]="cause.probability * 100"></span></span>
+          @if (cause.for.length + cause.against.length > 0) {
+            <fn-evidence-bars [evidence]="$index < 3 ? both(cause) : both(cause).slice(0, 2)" [most]="4" />
+          }
+          <details>
+            <summary>Why, and what it is taken for</summary>
+            <p>{{ library.conditions().get(cause.condition)?.summary }}</p>
+            <fn-evidence-bars [evidence]="both(cause)" [circumstances]="cause.circumstances" />
+            @for (other of library.conditions().get(cause.condition)?.lookalikes ?? []; track other.condition) {
+              <p>
+                <b>Not {{ library.conditionName(other.condition) }}:</b> {{ other.tell }}
+              </p>
+            }
+            @if (library.conditions().get(cause.condition)?.threshold; as limit) {
+              <p><b>Act from:</b> {{ limit.act }} {{ limit.basis }}</p>
+            }
+          </details>
+        </li>
+      }
+    </ol>
+    <div class="rest fn-small">
+      <span>None of these: {{ percent(answer().otherProbability) }}</span>
+      @if (likelyPair(); as pair) {
+        <span>Both at once, {{ pair.names }}: {{ percent(pair.probability) }}</span>
+      }
+      @if (answer().ranked.length > shown()) {
+        <button matButton type="button" (click)="showAll()">{{ answer().ranked.length - shown() }} less likely</button>
+      }
+    </div>
+  `,
+})
+export class CauseList {
+  protected readonly library = inject(Library);
+  readonly answer = input.required<DifferentialAnswer>();
+  readonly working = input.required<readonly string[]>();
+  readonly readonly = input(false);
+  readonly toggled = output<string>();
+  readonly #all = signal(false);
+  protected readonly shown = computed(() => (this.#all() ? Infinity : atFirst));
+  protected readonly kinds = kindWords;
+  protected readonly roles = roleWords;
+
+  protected readonly both = ({ for: pro, against }: DifferentialAnswer['ranked'][number]) => [...pro, ...against];
+
+  protected readonly percent = (share: number) =>
+    share < barelyPossible ? '< 1 %' : share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`;
+
+  protected showAll(): void {
+    this.#all.set(true);
+  }
+
+  protected likelyPair(): { names: string; probability: number } | undefined {
+    const [first] = this.answer().together;
+    return first && first.probability >= barelyPossible * 3
+      ? { names: first.conditions.map((id) => this.library.conditionName(id)).join(' and '), probability: first.probability }
+      : undefined;
+  }
+}

@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { MatIconModule } from '@angular/material/icon';
+import { Library } from '../library/library';
+import type { Chip } from './case-findings';
+
+/** What has been found, one chip each: its phrase, and a way to confirm or remove it. */
+@Component({
+  selector: 'fn-finding-chips',
+  imports: [MatIconModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './finding-chips.scss',
+  template: `
+    <ul aria-label="Findings">
+      @for (chip of chips(); track chip.sign) {
+        <li [class.waiting]="!chip.confirmed" [class.absent]="chip.state === 'absent'">
+          <span class="what">
+            <b>{{ chip.state === 'absent' ? 'Not there: ' : '' }}{{ library.signName(chip.sign) }}</b>
+            @if (chip.phrase) {
+              <small>from “{{ chip.phrase }}”</small>
+            }
+          </span>
+          @if (!readonly()) {
+            @if (!chip.confirmed) {
+              <button
+                type="button"
+                [attr.aria-label]="'Confirm ' + library.signName(chip.sign)"
+                title="Yes, that"
+                (click)="confirmed.emit(chip)"
+              >
+                <mat-icon svgIcon="check" />
+              </button>
+            }
+            <button type="button" [attr.aria-label]="'Remove ' + library.signName(chip.sign)" title="Remove" (click)="removed.emit(chip)">
+              <mat-icon svgIcon="close" />
+            </button>
+          }
+        </li>
+      }
+    </ul>
+  `,
+})
+export class FindingChips {
+  protected readonly library = inject(Library);
+  readonly chips = input.required<readonly Chip[]>();
+  readonly readonly = input(false);
+  readonly confirmed = output<Chip>();
+  readonly removed = output<Chip>();
+}

@@ -1,0 +1,128 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatIconModule } from '@angular/material/icon';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { Calc } from '../calc/calc';
+import { CaseHead } from '../cases/case-head';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { CaseOptions } from '../plans/case-options';
+import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
+import { advice, protectWords } from '../shared/words';
+import type { BenchInput } from './bench-question';
+import { benchFaults, isSpread, mixQuestion } from './bench-question';
+import { Sprayer } from './sprayer';
+
+const usualSprayerL = 5;
+
+/** The mix as a sum: plants times spray, spray times rate, in fills and spoons, and never above the card. */
+@Component({
+  selector: 'fn-mix-page',
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatSelectModule, CaseHead, Sprayer],
+  providers: [CaseOptions],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './mix-page.scss',
+  templateUrl: './mix-page.html',
+})
+export class MixPage {
+  readonly #calc = inject(Calc);
+  readonly #library = inject(Library);
+  protected readonly options = inject(CaseOptions);
+  protected readonly garden = inject(Garden);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  /** id of the intervention in the address */
+  readonly option = input.required<string>();
+  protected readonly advice = advice;
+  protected readonly system = this.garden.summary().units;
+  protected readonly sprayerUnit = measures.water[this.system].unit;
+  protected readonly amountWord = amountWord;
+  protected readonly unitWord = unitWord;
+
+  protected readonly entry = computed(() => this.#library.interventions().get(this.option()));
+  protected readonly card = computed(() => this.entry()?.rate);
+  protected readonly verdict = computed(() => this.options.answer()?.options.find(({ id }) => id === this.option()));
+  protected readonly ruledOut = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'ruled-out') ?? []);
+  protected readonly cares = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'care') ?? []);
+  protected readonly notACase = computed(() => this.options.answer() !== undefined && this.verdict() === undefined);
+
+  readonly #set = signal<Partial<BenchInput>>({});
+  protected readonly bench = computed<BenchInput | undefined>(() => {
+    const [card, planting] = [this.card(), this.options.planting()];
+    return card && planting
+      ? {
+          plants: planting.plants,
+          each: card.coverage.amount,
+          rate: card.amount,
+          sprayerL: usualSprayerL,
+          spoons: this.system === 'us' ? 'us' : 'metric',
+          ...this.#set(),
+        }
+      : undefined;
+  });
+  protected readonly spread = computed(() => Boolean(this.card() && isSpread(this.card()!)));
+  protected readonly faults = computed(() => {
+    const [card, bench] = [this.card(), this.bench()];
+    return card && bench ? benchFaults(card, bench) : new Map<keyof BenchInput, string>();
+  });
+  readonly #question = computed(() => {
+    const [card, bench] = [this.card(), this.bench()];
+    const may = this.verdict() && this.ruledOut().length === 0 && !this.entry()?.restricted;
+    return card && bench && may && this.faults().size === 0 ? mixQuestion(card, bench) : undefined;
+  });
+  readonly #answer = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.mix(params) });
+  readonly #value = computed(() => (this.#question() && this.#answer.hasValue() ? this.#answer.value() : undefined));
+  protected readonly mix = computed(() => {
+    const answer = this.#value();
+    return answer && 'mix' in answer ? answer.mix : undefined;
+  });
+  protected readonly refused = computed(() => {
+    const answer = this.#value();
+    return answer && 'refused' in answer ? answer.refused.text : this.#answer.error()?.message;
+  });
+  protected readonly fills = computed(() => {
+    const fills = this.mix()?.fills ?? [];
+    const kinds = new Map<string, { fill: (typeof fills)[number]; times: number }>();
+    for (const fill of fills) {
+      const key = `${fill.water.amount} ${fill.product.amount}`;
+      kinds.set(key, { fill, times: (kinds.get(key)?.times ?? 0) + 1 });
+    }
+    return [...kinds.values()];
+  });
+  protected readonly protection = computed(() => (this.entry()?.protect ?? []).map((one) => protectWords[one] ?? one).join(', '));
+  protected readonly logLink = computed(() => {
+    const mix = this.mix();
+    return {
+      case: this.case(),
+      option: this.option(),
+      plants: this.bench()?.plants,
+      amount: mix && Number(mix.product.amount.toPrecision(4)),
+      unit: mix?.product.unit,
+      water: mix && !this.spread() ? Number(mix.water.amount.toPrecision(4)) : undefined,
+    };
+  });
+
+  constructor() {
+    effect(() => this.options.open(this.case()));
+  }
+
+  protected set(field: keyof BenchInput, value: number | string): void {
+    this.#set.update((set) => ({ ...set, [field]: field === 'spoons' ? value : Number(value) }));
+  }
+
+  protected setSprayer(typed: string): void {
+    this.set('sprayerL', fromField('water', Number(typed), this.system) ?? 0);
+  }
+
+  protected readonly sprayer = computed(() => toField('water', this.bench()?.sprayerL ?? usualSprayerL, this.system));
+  protected readonly litres = (litres: number) => inGardenUnits('water', litres, this.system);
+  protected readonly otherLitres = (litres: number) => inOtherUnits('water', litres, this.system);
+  protected readonly fullness = (litres: number) => Math.min(1, litres / (this.bench()?.sprayerL ?? litres));
+
+  protected print(): void {
+    window.print();
+  }
+}

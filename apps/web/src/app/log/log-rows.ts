@@ -1,0 +1,33 @@
+import type { Application, Place, Planting } from '@field-nurse/contract';
+
+export interface LogNames {
+  readonly planting: (id: string) => Planting | undefined;
+  readonly place: (id: string) => Place | undefined;
+  readonly host: (id: string) => string;
+  readonly option: (id: string) => string;
+}
+
+/** One line of the record with all its names. */
+export interface LogLine extends Application {
+  readonly plant: string;
+  readonly cultivar: string;
+  readonly place: string;
+  readonly treatment: string;
+}
+
+/** The applications of a year (all years without one), newest first. */
+export function logLines(applications: readonly Application[], year: string | undefined, names: LogNames): LogLine[] {
+  return applications
+    .filter(({ appliedAt }) => !year || appliedAt.startsWith(year))
+    .map((one) => {
+      const planting = names.planting(one.plantingId);
+      return {
+        ...one,
+        plant: names.host(planting?.host ?? ''),
+        cultivar: planting?.cultivar ?? '',
+        place: names.place(planting?.placeId ?? '')?.name ?? '',
+        treatment: names.option(one.option),
+      };
+    })
+    .sort((a, b) => b.appliedAt.localeCompare(a.appliedAt));
+}

@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Router, RouterLink } from '@angular/router';
+import { addDays } from '@field-nurse/core/timing';
+import { ApiError } from '../api/api-error';
+import { CaseEdits } from '../cases/case-edits';
+import { CaseHead } from '../cases/case-head';
+import { Garden } from '../gardens/garden';
+import { Records } from '../gardens/records';
+import { Library } from '../library/library';
+import { advice, stanceWords } from '../shared/words';
+import type { CaseFacts } from './about-today';
+import { AboutToday } from './about-today';
+import { CaseOptions } from './case-options';
+import type { Option } from './ladder';
+import { firstChoice, ladderOf } from './ladder';
+import { OptionCard } from './option-card';
+
+const usualLookDays = 7;
+
+/** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
+@Component({
+  selector: 'fn-options-page',
+  imports: [RouterLink, MatButtonModule, AboutToday, CaseHead, OptionCard],
+  providers: [CaseEdits, CaseOptions],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './options-page.scss',
+  templateUrl: './options-page.html',
+})
+export class OptionsPage {
+  readonly #records = inject(Records);
+  readonly #library = inject(Library);
+  readonly #router = inject(Router);
+  protected readonly edits = inject(CaseEdits);
+  protected readonly options = inject(CaseOptions);
+  protected readonly garden = inject(Garden);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly advice = advice;
+  protected readonly refusal = signal('');
+
+  protected readonly stance = computed(() => stanceWords[this.garden.summary().stance].word);
+  protected readonly rungs = computed(() => ladderOf(this.options.answer()?.options ?? []));
+  protected readonly first = computed(() => firstChoice(this.options.answer()?.options ?? [])?.id);
+  protected readonly conditions = computed(() => this.options.situation()?.conditions ?? []);
+  protected readonly alerts = computed(() => (this.options.answer()?.alerts ?? []).filter(({ code }) => code !== 'notifiable'));
+  protected readonly notifiable = computed(() => this.options.answer()?.alerts.find(({ code }) => code === 'notifiable'));
+  protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
+  protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
+  protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
+
+  constructor() {
+    effect(() => {
+      this.options.open(this.case());
+      this.edits.open(this.case());
+    });
+  }
+
+  protected names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(', ');
+
+  protected change(facts: Partial<CaseFacts>): void {
+    this.edits.change((value) => ({ ...value, ...facts }));
+  }
+
+  /** Note the decision, then go where the work is: to the mix, to the log, or back to the looks. */
+  protected async choose({ id, name, verdict }: Option): Promise<void> {
+    if (verdict === 'ruled-out') return;
+    const today = this.garden.today();
+    const lookAgainOn = addDays(today, this.#lookDays());
+    try {
+      const value = { caseId: this.case(), option: id, verdict, decidedOn: today, lookAgainOn, note: '' };
+      await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
+    } catch (error) {
+      this.refusal.set(ApiError.from(error).message);
+      return;
+    }
+    const entry = this.#library.interventions().get(id);
+    const base = ['/g', this.garden.summary().id];
+    if (entry?.rate) await this.#router.navigate([...base, 'cases', this.case(), 'mix', id]);
+    else if (entry?.rung === 'none') await this.#router.navigate([...base, 'cases', this.case(), 'recovery']);
+    else await this.#router.navigate([...base, 'log', 'new'], { queryParams: { case: this.case(), option: id } });
+  }
+
+  #lookDays(): number {
+    const days = this.conditions().map((id) => this.#library.conditions().get(id)?.recovery.lookAgainDays ?? usualLookDays);
+    return Math.min(...days);
+  }
+}

@@ -1,0 +1,138 @@
+import type { ElementRef } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal, viewChild } from '@angular/core';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { RouterLink } from '@angular/router';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { dayWord } from '../shared/days';
+import { monthStarts, PlantingStrip } from './planting-strip';
+import type { Strip } from './strips';
+import { seasonSpan, stripsWithin } from './strips';
+
+const narrowest = 160;
+
+/** The planting chart: every planting of a season as one strip, by place. */
+@Component({
+  selector: 'fn-chart-page',
+  imports: [RouterLink, MatButtonToggleModule, PlantingStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './chart-page.scss',
+  template: `
+    <div class="fn-page">
+      <div class="fn-head">
+        <div>
+          <h1>Planting chart</h1>
+          <p>Each planting through the season</p>
+        </div>
+        @if (years().length > 1) {
+          <mat-button-toggle-group aria-label="Season" hideSingleSelectionIndicator [value]="year()" (change)="year.set($event.value)">
+            @for (one of years(); track one) {
+              <mat-button-toggle [value]="one">{{ one }}</mat-button-toggle>
+            }
+          </mat-button-toggle-group>
+        }
+      </div>
+      @if (garden.plantings().length === 0) {
+        <div class="fn-empty">
+          <h2>No planting yet</h2>
+          <p>Once something grows, its season is drawn here: looks, treatments, harvests.</p>
+          <a [routerLink]="['/g', garden.summary().id, 'ground']">Begin on Ground</a>
+        </div>
+      } @else {
+        <p class="key fn-small">
+          <span
+            ><svg viewBox="0 0 30 16">
+              <path class="wash" d="M1 14 L10 5 L20 8 L29 14 Z" />
+              <path class="line" d="M1 14 L10 5 L20 8 L29 14" />
+            </svg>
+            severity</span
+          >
+          <span
+            ><svg viewBox="0 0 16 16"><path class="treatment" d="M3 13 l5 -10 l5 10 z" /></svg> treatment</span
+          >
+          <span
+            ><svg viewBox="0 0 24 16"><rect class="unsafe" x="1" y="5" width="22" height="6" /></svg> not to be picked</span
+          >
+          <span
+            ><svg viewBox="0 0 16 16"><path class="harvest" d="M8 2 l6 6 l-6 6 l-6 -6 z" /></svg> next harvest</span
+          >
+          <span
+            ><svg viewBox="0 0 24 16"><path class="grows" d="M2 8 H22" /></svg> in growth</span
+          >
+        </p>
+        <div class="chart">
+          <div class="months">
+            <span></span>
+            <div #measure>
+              @for (month of months(); track month.word) {
+                <span [style.left.px]="month.x">{{ month.word }}</span>
+              }
+            </div>
+          </div>
+          @for (place of places(); track place.name) {
+            <section [attr.aria-label]="place.name">
+              <h2>{{ place.name }}</h2>
+              @for (strip of place.strips; track strip.planting.id) {
+                <div class="row">
+                  <span class="who">
+                    <a [routerLink]="['/g', garden.summary().id, 'plantings', strip.planting.id]">{{
+                      library.hostName(strip.planting.host)
+                    }}</a>
+                    <small>{{ strip.planting.cultivar }}</small>
+                  </span>
+                  <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" />
+                </div>
+              }
+            </section>
+          }
+        </div>
+      }
+    </div>
+  `,
+})
+export class ChartPage {
+  protected readonly garden = inject(Garden);
+  protected readonly library = inject(Library);
+  private readonly measured = viewChild<ElementRef<HTMLElement>>('measure');
+  protected readonly width = signal(narrowest);
+
+  readonly #records = computed(() => ({
+    plantings: this.garden.plantings(),
+    cases: this.garden.cases(),
+    looks: this.garden.looks(),
+    applications: this.garden.applications(),
+  }));
+  protected readonly years = computed(() => {
+    const { plantings, looks } = this.#records();
+    const noted = [...plantings.map(({ plantedOn }) => plantedOn), ...looks.map(({ lookedOn }) => lookedOn), this.garden.today()];
+    const firstNoted = looks.map(({ lookedOn }) => lookedOn.slice(0, 4)).sort()[0] ?? this.garden.today().slice(0, 4);
+    return [...new Set(noted.map((day) => day.slice(0, 4)))].filter((year) => year >= firstNoted).sort();
+  });
+  protected readonly year = signal(this.garden.today().slice(0, 4));
+  readonly #zone = this.garden.summary().timeZone;
+  protected readonly span = computed(() => seasonSpan(this.year(), this.#records(), this.garden.today(), this.#zone));
+  protected readonly places = computed(() => {
+    const byPlace = new Map<string, Strip[]>();
+    for (const strip of stripsWithin(this.span(), this.#records(), this.garden.today(), this.#zone)) {
+      const name = this.garden.place(strip.planting.placeId)?.name ?? '';
+      byPlace.set(name, [...(byPlace.get(name) ?? []), strip]);
+    }
+    return [...byPlace].map(([name, strips]) => ({ name, strips })).sort((a, b) => a.name.localeCompare(b.name));
+  });
+  protected readonly months = computed(() => {
+    const starts = monthStarts(this.span());
+    const step = this.width() / Math.max(1, starts.length);
+    return starts.map((day, i) => ({ word: dayWord(day).slice(2), x: i * step }));
+  });
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      const element = this.measured()?.nativeElement;
+      if (!element) return;
+      const observer = new ResizeObserver(([entry]) => this.width.set(Math.max(narrowest, Math.floor(entry!.contentRect.width))));
+      observer.observe(element);
+      destroyed.onDestroy(() => observer.disconnect());
+    });
+  }
+}

@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { workingConditions } from '../cases/case-diagnoses';
+import { OpenCase } from '../cases/open-case';
+import { Drawing } from '../drawing/drawing';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { StatusMark } from '../recovery/status-mark';
+import { dayWord, fromToday, instantWord } from '../shared/days';
+import { outcomeWords, settingWords } from '../shared/words';
+import { keepOutUntil, safeToPickFrom } from './waits-now';
+
+/** One planting: what it is, how it does, what was done, and the way to open a case. */
+@Component({
+  selector: 'fn-planting-page',
+  imports: [RouterLink, MatButtonModule, Drawing, StatusMark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './planting-page.scss',
+  template: `
+    <div class="fn-page">
+      @if (one(); as one) {
+        <div class="fn-head">
+          <div class="title">
+            <fn-drawing organ="leaf" mark="" [leaf]="host()?.leaf ?? 'ovate'" />
+            <div>
+              <h1>{{ host()?.name ?? one.host }}</h1>
+              <p>
+                {{ one.cultivar }}{{ one.cultivar ? ' · ' : '' }}{{ garden.place(one.placeId)?.name }}
+                @if (host()?.latin; as latin) {
+                  · <span class="fn-latin">{{ latin }}</span>
+                }
+              </p>
+            </div>
+          </div>
+          @if (garden.canWrite()) {
+            <div class="fn-actions">
+              <a matButton [routerLink]="[base(), 'plantings', one.id, 'edit']">Change it</a>
+              @if (!one.endedOn) {
+                <a matButton="outlined" [routerLink]="[base(), 'log', 'new']" [queryParams]="{ planting: one.id }">Log an application</a>
+                <button matButton="filled" type="button" (click)="opener.on(one.id)">Something is wrong</button>
+              }
+            </div>
+          }
+        </div>
+        @if (keepOut(); as until) {
+          <p class="fn-stop">
+            <strong>Keep out until {{ until }}.</strong> It was treated and is not safe to touch yet.
+          </p>
+        }
+        @if (unsafeUntil(); as day) {
+          <p class="fn-stop">
+            <strong>Don’t pick before {{ day }}.</strong> Something that was applied needs this many days.
+          </p>
+        }
+        <dl class="facts">
+          <div>
+            <dt>Plants</dt>
+            <dd>{{ one.plants }}</dd>
+          </div>
+          <div>
+            <dt>Planted</dt>
+            <dd>{{ day(one.plantedOn) }}</dd>
+          </div>
+          <div>
+            <dt>Stands</dt>
+            <dd>{{ settings[one.setting] }}</dd>
+          </div>
+          <div>
+            <dt>Flower</dt>
+            <dd>{{ one.inFlower ? 'in flower' : 'not in flower' }}</dd>
+          </div>
+          <div>
+            <dt>Next harvest</dt>
+            <dd>
+              {{ !one.eaten ? 'not eaten' : one.nextHarvestOn ? day(one.nextHarvestOn) + ', ' + fromToday(one.nextHarvestOn) : 'not set' }}
+            </dd>
+          </div>
+          @if (one.endedOn) {
+            <div>
+              <dt>Ended</dt>
+              <dd>{{ day(one.endedOn) }}</dd>
+            </div>
+          }
+        </dl>
+        @if (one.note) {
+          <p>{{ one.note }}</p>
+        }
+        <section aria-labelledby="cases">
+          <h2 id="cases">Cases</h2>
+          <ul>
+            @for (case of cases(); track case.id) {
+              <li>
+                <a [routerLink]="[base(), 'cases', case.id, case.closedOn ? 'recovery' : '.']">{{ case.name }}</a>
+                <span class="fn-small">opened {{ day(case.openedOn) }}</span>
+                @if (case.closedOn) {
+                  <span class="fn-small">{{ outcomes[case.outcome ?? 'other'] }}, {{ day(case.closedOn) }}</span>
+                } @else {
+                  <fn-status-mark [case]="case.id" />
+                }
+              </li>
+            } @empty {
+              <li class="fn-small">None. When something looks wrong, “Something is wrong” opens one.</li>
+            }
+          </ul>
+        </section>
+        <section aria-labelledby="log">
+          <h2 id="log">What was done</h2>
+          <ul>
+            @for (done of applications(); track done.id) {
+              <li>
+                <a [routerLink]="[base(), 'log', done.id]">{{ library.optionName(done.option) }}</a>
+                <span class="fn-small">{{ at(done.appliedAt) }}, {{ done.appliedBy }}</span>
+                <span class="fn-small">{{ done.why }}</span>
+              </li>
+            } @empty {
+              <li class="fn-small">Nothing is logged for it.</li>
+            }
+          </ul>
+        </section>
+      } @else {
+        <h1>This planting is not in the garden</h1>
+        <p><a [routerLink]="[base(), 'ground']">Back to Ground</a></p>
+      }
+    </div>
+  `,
+})
+export class PlantingPage {
+  protected readonly garden = inject(Garden);
+  protected readonly library = inject(Library);
+  protected readonly opener = inject(OpenCase);
+  /** id of the planting in the address */
+  readonly planting = input.required<string>();
+  protected readonly settings = settingWords;
+  protected readonly outcomes = outcomeWords;
+  protected readonly base = computed(() => `/g/${this.garden.summary().id}`);
+  readonly #zone = this.garden.summary().timeZone;
+
+  protected readonly one = computed(() => this.garden.planting(this.planting()));
+  protected readonly host = computed(() => this.library.hosts().get(this.one()?.host ?? ''));
+  protected readonly applications = computed(() => [...this.garden.applicationsOn(this.planting())].reverse());
+  protected readonly keepOut = computed(() => {
+    const until = keepOutUntil(this.applications(), this.garden.now());
+    return until && instantWord(until, this.#zone);
+  });
+  protected readonly unsafeUntil = computed(() => {
+    const day = safeToPickFrom(this.applications(), this.garden.today());
+    return day && this.day(day);
+  });
+  protected readonly cases = computed(() =>
+    this.garden
+      .cases()
+      .filter(({ plantingId }) => plantingId === this.planting())
+      .sort((a, b) => b.openedOn.localeCompare(a.openedOn))
+      .map((one) => ({
+        ...one,
+        name:
+          workingConditions(one.diagnoses)
+            .map((id) => this.library.conditionName(id))
+            .join(' and ') || 'Not settled yet',
+      })),
+  );
+
+  protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
+  protected readonly at = (instant: string) => instantWord(instant, this.#zone);
+}

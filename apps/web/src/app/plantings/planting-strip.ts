@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { area, line, scaleSqrt, scaleUtc } from 'd3';
+import { Library } from '../library/library';
+import { dayWord } from '../shared/days';
+import type { Span, Strip } from './strips';
+
+const room = 4;
+const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
+
+/** One planting through the season: how long it stood, how badly it was marked, what was done, when it may be picked. */
+@Component({
+  selector: 'fn-planting-strip',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './planting-strip.scss',
+  template: `
+    <svg [attr.width]="width()" [attr.height]="height()" role="img" [attr.aria-label]="label()">
+      @for (month of months(); track month) {
+        <line class="month" [attr.x1]="month" [attr.x2]="month" y1="0" [attr.y2]="height()" />
+      }
+      <line class="grows" [attr.x1]="x(strip().grows.from)" [attr.x2]="x(strip().grows.to)" [attr.y1]="ground()" [attr.y2]="ground()" />
+      @for (span of strip().unsafe; track $index) {
+        <rect class="unsafe" [attr.x]="x(span.from)" [attr.width]="x(span.to) - x(span.from)" [attr.y]="ground() - 3" height="6" />
+      }
+      @for (one of paths(); track one.id) {
+        <path class="wash" [attr.d]="one.wash" />
+        <path class="line" [attr.d]="one.line" />
+        @for (point of one.points; track point.day) {
+          <circle class="look" r="2.2" [attr.cx]="point.x" [attr.cy]="point.y" />
+        }
+      }
+      @for (mark of strip().treatments; track $index) {
+        <path class="treatment" [attr.d]="'M' + (x(mark.day) - 4) + ' ' + (ground() + 1) + ' l4 -9 l4 9 z'">
+          <title>{{ dayWord(mark.day) }}: {{ library.optionName(mark.option) }}</title>
+        </path>
+      }
+      @if (strip().harvest; as day) {
+        <path class="harvest" [attr.d]="'M' + x(day) + ' ' + (ground() - 7) + ' l6 7 l-6 7 l-6 -7 z'">
+          <title>{{ dayWord(day) }}: next harvest</title>
+        </path>
+      }
+      @if (today() >= span().from && today() <= span().to) {
+        <line class="today" [attr.x1]="x(today())" [attr.x2]="x(today())" y1="0" [attr.y2]="height()" />
+      }
+    </svg>
+  `,
+})
+export class PlantingStrip {
+  protected readonly library = inject(Library);
+  readonly strip = input.required<Strip>();
+  readonly span = input.required<Span>();
+  readonly today = input.required<string>();
+  readonly width = input.required<number>();
+  readonly height = input(46);
+  protected readonly dayWord = (day: string) => dayWord(day);
+
+  readonly #scale = computed(() => scaleUtc([dateOf(this.span().from), dateOf(this.span().to)], [0, this.width()]));
+  protected readonly x = (day: string) => this.#scale()(dateOf(day));
+  protected readonly ground = computed(() => this.height() - 11);
+  // Square root: a tenth of the leaf still shows beside the whole of it.
+  readonly #y = computed(() => scaleSqrt([0, 100], [this.ground(), room]));
+  protected readonly months = computed(() => monthStarts(this.span()).map((day) => this.x(day)));
+  protected readonly paths = computed(() =>
+    this.strip().cases.map(({ id, points }) => {
+      const placed = points.map(({ day, severity }) => ({ day, x: this.x(day), y: this.#y()(severity) }));
+      return {
+        id,
+        points: placed,
+        line:
+          line<(typeof placed)[number]>(
+            ({ x }) => x,
+            ({ y }) => y,
+          )(placed) ?? '',
+        wash:
+          area<(typeof placed)[number]>(
+            ({ x }) => x,
+            this.ground(),
+            ({ y }) => y,
+          )(placed) ?? '',
+      };
+    }),
+  );
+  protected readonly label = computed(() => {
+    const { cases, treatments, harvest } = this.strip();
+    const worst = cases.map(
+      ({ points }) => `severity up to ${Math.max(...points.map(({ severity }) => severity))} %, last ${points.at(-1)!.severity} %`,
+    );
+    const done = treatments.map(({ day, option }) => `${this.library.optionName(option)} ${dayWord(day)}`);
+    return [...worst, ...done, harvest ? `harvest ${dayWord(harvest)}` : ''].filter(Boolean).join('; ') || 'nothing noted';
+  });
+}
+
+/** First days of the months within a span. */
+export function monthStarts({ from, to }: Span): string[] {
+  return scaleUtc([dateOf(from), dateOf(to)], [0, 1])
+    .ticks(12)
+    .map((date) => date.toISOString().slice(0, 10))
+    .filter((day) => day.endsWith('-01'));
+}

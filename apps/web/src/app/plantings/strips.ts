@@ -1,0 +1,82 @@
+import type { Application, Case, Look, Planting } from '@field-nurse/contract';
+import { addDays, dayAt } from '@field-nurse/core/timing';
+
+/** All of one planting that its strip shows; every day is within the span of the chart. */
+export interface Strip {
+  readonly planting: Planting;
+  readonly grows: Span;
+  /** one line per case */
+  readonly cases: readonly { readonly id: string; readonly points: readonly { readonly day: string; readonly severity: number }[] }[];
+  readonly treatments: readonly { readonly day: string; readonly option: string }[];
+  /** days on which nothing may be picked */
+  readonly unsafe: readonly Span[];
+  readonly harvest: string | undefined;
+}
+
+export interface Span {
+  readonly from: string;
+  readonly to: string;
+}
+
+export interface GardenRecords {
+  readonly plantings: readonly Planting[];
+  readonly cases: readonly Case[];
+  readonly looks: readonly Look[];
+  readonly applications: readonly Application[];
+}
+
+/** The months of a year in which the garden had anything to show, whole months, up to today or the last harvest that is set. */
+export function seasonSpan(year: string, { plantings, looks, applications }: GardenRecords, today: string, timeZone: string): Span {
+  const days = [
+    ...plantings.flatMap(({ plantedOn, endedOn, nextHarvestOn }) => [plantedOn, endedOn ?? today, nextHarvestOn ?? today]),
+    ...looks.map(({ lookedOn }) => lookedOn),
+    ...applications.map(({ appliedAt }) => dayAt(appliedAt, timeZone)),
+    ...(today.startsWith(year) ? [today] : []),
+  ]
+    .filter((day) => day.startsWith(year))
+    .sort();
+  const [first, last] = [days[0] ?? `${year}-03-01`, days.at(-1) ?? `${year}-10-31`];
+  return { from: `${first.slice(0, 7)}-01`, to: monthEnd(last) };
+}
+
+/** Strips of the plantings that stood within a span, by place and plant. */
+export function stripsWithin(span: Span, records: GardenRecords, today: string, timeZone: string): Strip[] {
+  const within = (day: string) => day >= span.from && day <= span.to;
+  return records.plantings
+    .filter(({ plantedOn, endedOn }) => plantedOn <= span.to && (endedOn ?? today) >= span.from)
+    .map((planting) => {
+      const applications = records.applications.filter(({ plantingId }) => plantingId === planting.id);
+      return {
+        planting,
+        grows: clip({ from: planting.plantedOn, to: planting.endedOn ?? today }, span)!,
+        cases: records.cases
+          .filter(({ plantingId }) => plantingId === planting.id)
+          .map(({ id }) => ({
+            id,
+            points: records.looks
+              .filter(({ caseId, lookedOn }) => caseId === id && within(lookedOn))
+              .map(({ lookedOn, severity }) => ({ day: lookedOn, severity }))
+              .sort((a, b) => a.day.localeCompare(b.day)),
+          }))
+          .filter(({ points }) => points.length > 0),
+        treatments: applications
+          .map(({ appliedAt, option }) => ({ day: dayAt(appliedAt, timeZone), option }))
+          .filter(({ day }) => within(day)),
+        unsafe: applications.flatMap(({ appliedAt, harvestSafeOn }) => {
+          const from = dayAt(appliedAt, timeZone);
+          return harvestSafeOn && harvestSafeOn > from ? (clip({ from, to: harvestSafeOn }, span) ?? []) : [];
+        }),
+        harvest: planting.nextHarvestOn && within(planting.nextHarvestOn) ? planting.nextHarvestOn : undefined,
+      };
+    });
+}
+
+function clip({ from, to }: Span, limits: Span): Span | undefined {
+  const clipped = { from: from > limits.from ? from : limits.from, to: to < limits.to ? to : limits.to };
+  return clipped.from <= clipped.to ? clipped : undefined;
+}
+
+function monthEnd(day: string): string {
+  const firstOfNext = addDays(`${day.slice(0, 7)}-28`, 4).slice(0, 7);
+  return addDays(`${firstOfNext}-01`, -1);
+}

@@ -1,0 +1,141 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import type { Look } from '@field-nurse/contract';
+import { daysToNextLook, expectedSeverity } from '@field-nurse/core/recovery';
+import { dayAt, daysBetween } from '@field-nurse/core/timing';
+import { ApiError } from '../api/api-error';
+import { Calc } from '../calc/calc';
+import { workingConditions } from '../cases/case-diagnoses';
+import { CaseEdits } from '../cases/case-edits';
+import { CaseHead } from '../cases/case-head';
+import { Garden } from '../gardens/garden';
+import { Records } from '../gardens/records';
+import { Library } from '../library/library';
+import { dayWord, fromToday } from '../shared/days';
+import { advice, growthWords } from '../shared/words';
+import { nextLookOn, statusOf } from './case-looks';
+import type { Outcome } from './close-case';
+import { CloseCase } from './close-case';
+import type { LookValue } from './look-form';
+import { LookForm } from './look-form';
+import { RecoveryCurve } from './recovery-curve';
+import { StatusMark } from './status-mark';
+
+const usualLookDays = 7;
+const fewestForCurve = 2;
+
+/** Is it getting better? The curve with its treatments, the next look, and the end of the case. */
+@Component({
+  selector: 'fn-recovery-page',
+  imports: [RouterLink, MatButtonModule, CaseHead, CloseCase, LookForm, RecoveryCurve, StatusMark],
+  providers: [CaseEdits],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './recovery-page.scss',
+  templateUrl: './recovery-page.html',
+})
+export class RecoveryPage {
+  readonly #calc = inject(Calc);
+  readonly #library = inject(Library);
+  readonly #records = inject(Records);
+  protected readonly edits = inject(CaseEdits);
+  protected readonly garden = inject(Garden);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly advice = advice;
+  protected readonly growths = growthWords;
+  protected readonly busy = signal(false);
+  protected readonly refusal = signal('');
+  protected readonly correcting = signal<Look | undefined>(undefined);
+  /** grows with each saved look, so that the form starts afresh */
+  protected readonly formRound = signal(0);
+
+  protected readonly one = this.edits.stored;
+  protected readonly host = computed(() => this.#library.hosts().get(this.edits.planting()?.host ?? ''));
+  protected readonly sign = computed(() => {
+    const seen = (this.one()?.findings ?? []).filter(({ state }) => state === 'seen').map(({ sign }) => this.#library.signs().get(sign));
+    return seen.find((sign) => sign?.drawing.organ === 'leaf') ?? seen[0];
+  });
+  protected readonly looks = computed(() => this.garden.looksOf(this.case()));
+  protected readonly decision = computed(() => this.garden.decisionsOf(this.case()).at(-1));
+  protected readonly applications = computed(() => this.garden.applications().filter(({ caseId }) => caseId === this.case()));
+  protected readonly next = computed(() => nextLookOn(this.looks(), this.garden.decisionsOf(this.case())));
+  protected readonly canWrite = computed(() => this.garden.canWrite());
+  protected readonly hopeful = computed(
+    () => workingConditions(this.one()?.diagnoses ?? []).map((id) => this.#library.conditions().get(id)?.recovery.sign)[0],
+  );
+
+  /** one reading a day: the last of a day stands for it */
+  readonly #series = computed(() => [...new Map(this.looks().map((look) => [look.lookedOn, look])).values()]);
+  protected readonly points = computed(() => this.#series().map(({ lookedOn, ...look }) => ({ day: lookedOn, ...look })));
+  protected readonly marks = computed(() =>
+    this.applications().map(({ appliedAt, option }) => ({
+      day: dayAt(appliedAt, this.garden.summary().timeZone),
+      name: this.#library.optionName(option),
+    })),
+  );
+  protected readonly drawable = computed(() => this.points().length >= fewestForCurve);
+  readonly #progress = resource({
+    params: () => (this.drawable() ? this.#series().map(({ lookedOn, severity }) => ({ date: lookedOn, severity })) : undefined),
+    loader: ({ params }) => this.#calc.progress({ points: params }),
+  });
+  protected readonly progress = computed(() => (this.drawable() && this.#progress.hasValue() ? this.#progress.value() : undefined));
+  protected readonly fit = computed(() => {
+    const fit = this.progress()?.fit;
+    const first = this.points()[0]?.day;
+    return fit && first ? (day: string) => expectedSeverity(fit, daysBetween(first, day)) : null;
+  });
+
+  /** Days to the next look if the look in the form were the newest. */
+  protected readonly nextIn = computed(() => {
+    const usual = workingConditions(this.one()?.diagnoses ?? []).map(
+      (id) => this.#library.conditions().get(id)?.recovery.lookAgainDays ?? usualLookDays,
+    );
+    const looks = this.looks();
+    return (look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'lookedOn'>) => {
+      const before = looks.filter(({ lookedOn }) => lookedOn < look.lookedOn);
+      return daysToNextLook(statusOf([...before, look as Look]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
+    };
+  });
+
+  constructor() {
+    effect(() => this.edits.open(this.case()));
+  }
+
+  protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
+  protected readonly optionName = (id: string) => this.#library.optionName(id);
+  protected readonly rate = (perDay: number) => `${perDay < 0 ? '−' : '+'}${Math.abs(perDay).toFixed(3)}`;
+
+  protected async saveLook(value: LookValue): Promise<void> {
+    const one = this.one();
+    if (!one) return;
+    this.busy.set(true);
+    this.refusal.set('');
+    const known = this.correcting();
+    try {
+      await this.#records.save(
+        'looks',
+        known?.id ?? crypto.randomUUID(),
+        known?.version ?? 0,
+        { ...value, caseId: one.id, plantingId: one.plantingId },
+        known ? 'Look corrected.' : 'Look logged.',
+      );
+      this.correcting.set(undefined);
+      this.formRound.update((round) => round + 1);
+    } catch (error) {
+      this.refusal.set(ApiError.from(error).message);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected close({ outcome, note }: { outcome: Outcome; note: string }): void {
+    const today = this.garden.today();
+    this.edits.change((value) => ({ ...value, closedOn: today, outcome, note }), 'Case closed.');
+  }
+
+  protected reopen(): void {
+    this.edits.change((value) => ({ ...value, closedOn: null, outcome: null }), 'Case open again.');
+  }
+}

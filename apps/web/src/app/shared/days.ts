@@ -1,0 +1,26 @@
+import { dayAt, daysBetween } from '@field-nurse/core/timing';
+
+const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const longFormat = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+
+/** "18 Jul"; with the year when it is another one than that of `today`. */
+export function dayWord(day: string, today?: string): string {
+  const short = dayFormat.format(new Date(`${day}T00:00:00Z`));
+  return today && day.slice(0, 4) !== today.slice(0, 4) ? `${short} ${day.slice(0, 4)}` : short;
+}
+
+/** "Saturday 18 July 2026" */
+export const longDay = (day: string): string => longFormat.format(new Date(`${day}T00:00:00Z`));
+
+/** "today", "tomorrow", "in 5 days", "3 days ago" */
+export function fromToday(day: string, today: string): string {
+  const days = daysBetween(today, day);
+  const near = { '-1': 'yesterday', 0: 'today', 1: 'tomorrow' }[days];
+  return near ?? (days > 0 ? `in ${days} days` : `${-days} days ago`);
+}
+
+/** "19 Jul, 08:00" on the garden's clock */
+export function instantWord(instant: string, timeZone: string): string {
+  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(instant));
+  return `${dayWord(dayAt(instant, timeZone))}, ${clock}`;
+}

@@ -1,0 +1,79 @@
+import type { GardenSettings } from '@field-nurse/contract';
+import { convert } from '@field-nurse/core/units';
+
+type System = GardenSettings['units'];
+
+/** A measure that the garden shows in its own unit and stores in SI. */
+interface Measure {
+  readonly unit: string;
+  readonly fromSi: (value: number) => number;
+  readonly toSi: (value: number) => number;
+}
+
+const same = (unit: string): Measure => ({ unit, fromSi: (value) => value, toSi: (value) => value });
+const kmPerMile = 1.609344;
+
+export const measures: Readonly<Record<'water' | 'temperature' | 'wind' | 'area', Readonly<Record<System, Measure>>>> = {
+  water: {
+    metric: same('l'),
+    us: {
+      unit: 'gal',
+      fromSi: (litres) => convert({ amount: litres, unit: 'l' }, 'gal-us').amount,
+      toSi: (gallons) => convert({ amount: gallons, unit: 'gal-us' }, 'l').amount,
+    },
+  },
+  temperature: {
+    metric: same('°C'),
+    us: { unit: '°F', fromSi: (celsius) => (celsius * 9) / 5 + 32, toSi: (fahrenheit) => ((fahrenheit - 32) * 5) / 9 },
+  },
+  wind: {
+    metric: same('km/h'),
+    us: { unit: 'mph', fromSi: (kmh) => kmh / kmPerMile, toSi: (mph) => mph * kmPerMile },
+  },
+  area: {
+    metric: same('m²'),
+    us: {
+      unit: 'ft²',
+      fromSi: (m2) => convert({ amount: m2, unit: 'm2' }, 'ft2').amount,
+      toSi: (ft2) => convert({ amount: ft2, unit: 'ft2' }, 'm2').amount,
+    },
+  },
+};
+
+export type MeasureName = keyof typeof measures;
+
+/** "20 l" in a metric garden, "5.28 gal" in a US one. */
+export const inGardenUnits = (name: MeasureName, si: number, system: System): string => {
+  const { unit, fromSi } = measures[name][system];
+  return `${tidy(fromSi(si))} ${unit}`;
+};
+
+/** The same in the other system, for the hover. */
+export const inOtherUnits = (name: MeasureName, si: number, system: System): string =>
+  inGardenUnits(name, si, system === 'metric' ? 'us' : 'metric');
+
+/** A value for a field in the garden's unit, short enough to read. */
+export const toField = (name: MeasureName, si: number | null, system: System): number | null =>
+  si === null ? null : Number(tidy(measures[name][system].fromSi(si)));
+
+/** What a field in the garden's unit holds, in SI; empty stays empty. */
+export const fromField = (name: MeasureName, value: number | null, system: System): number | null =>
+  value === null ? null : measures[name][system].toSi(Number(value));
+
+const unitWords: Readonly<Record<string, string>> = {
+  m2: 'm²',
+  ft2: 'ft²',
+  'tsp-us': 'tsp',
+  'tbsp-us': 'tbsp',
+  'gal-us': 'gal',
+  'floz-us': 'fl oz',
+  percent: '%',
+};
+
+export const unitWord = (unit: string): string => unitWords[unit] ?? unit;
+
+/** "66 g", "4.2 tsp": three figures at most are of use at the bench. */
+export const amountWord = ({ amount, unit }: { readonly amount: number; readonly unit: string }): string =>
+  `${tidy(amount)} ${unitWord(unit)}`;
+
+const tidy = (value: number): string => String(Math.abs(value) >= 100 ? Math.round(value) : Number(value.toPrecision(3)));
