@@ -1,28 +1,15 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
-
-async function signIn(page: Page): Promise<void> {
-  await page.goto('/');
-  await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
-  await page.getByLabel('Password').fill('willow-and-water');
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
-}
-
-async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
-}
+import { expectAccessible, goTo, signIn, signUp } from './gardener';
 
 test('the demo garden opens and shows its places', async ({ page }) => {
   await page.goto('/sign-in');
   await expect(page.getByRole('heading', { name: 'Field Nurse' })).toBeVisible();
   await expectAccessible(page);
   await signIn(page);
+  await goTo(page, 'Ground');
   await expect(page.getByRole('heading', { name: 'Tunnel' })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Settings' }).first().click();
+  await goTo(page, 'Settings');
   await expect(page.getByLabel('Name of the garden')).toHaveValue('Osier Reach');
   await expectAccessible(page);
 });
@@ -37,15 +24,12 @@ test('a wrong password is refused in words and loses nothing', async ({ page }) 
 });
 
 test('a new gardener makes an account, a garden, a place and a planting, and takes it back', async ({ page }) => {
-  await page.goto('/sign-up');
-  await page.getByLabel('Your name').fill('Nell Teasel');
-  await page.getByLabel('E-mail address').fill(`nell-${Date.now()}@garden.example`);
-  await page.getByLabel('Password').fill('a long enough one');
-  await page.getByRole('button', { name: 'Make the account' }).click();
+  await signUp(page, 'Nell Teasel');
   await page.getByLabel('Name of the garden').fill('Back step');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Make the garden' }).click();
 
+  await goTo(page, 'Ground');
   await page.getByRole('link', { name: 'Add the first place' }).click();
   await page.getByRole('button', { name: 'Save the place' }).click();
   await expect(page.getByText('Give it a name')).toBeVisible();

@@ -114,7 +114,8 @@ export const intervention = z.strictObject({
   apartFrom: z.array(z.strictObject({ use: entryId, days: z.int().min(1), why: text })).default([]),
   protect: z.array(z.enum(['gloves', 'eyes', 'mask', 'sleeves', 'air', 'no-flame'])).default([]),
   stageTiming: z.array(stageKind).default([]),
-  needsFrost: z.boolean().default(false),
+  harvestWithinDays: z.int().min(1).optional(),
+  needsHelpers: z.boolean().default(false),
   order: z.enum(['water', 'clean', 'cut', 'shield', 'release', 'spray', 'feed', 'remove', 'wait']),
   rate: z
     .strictObject({

@@ -28,6 +28,10 @@ export interface InterventionFacts {
   readonly costPerPlant: number;
   readonly harmsHosts: readonly { readonly host: string; readonly harm: 'slight' | 'serious'; readonly why: string }[];
   readonly apartFrom: readonly { readonly use: string; readonly days: number; readonly why: string }[];
+  /** pointless unless harvest is this near, days */
+  readonly harvestWithinDays?: number | undefined;
+  /** pointless unless helpers were seen */
+  readonly needsHelpers: boolean;
   readonly order: Step;
   readonly disputes: readonly Dispute[];
 }

@@ -26,8 +26,8 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'too-hot': (f) => `Above ${f['limit']} °C it burns leaves or fails, and ${f['now']} °C is expected.`,
   'too-cold': (f) => `Works from ${f['limit']} °C, and it is ${f['now']} °C.`,
   setting: (f) => `Not for ${settingWord(f['setting'])}.`,
-  stage: (f) => `Acts on ${f['works']} and not on ${f['now']}, which is what there is now.`,
-  'stage-unknown': (f) => `Acts on ${f['works']} only: find out which stage there is now.`,
+  stage: (f) => `Acts on ${stageWords(f['works'])}, and not on ${stageWords(f['now'])}, which is what there is now.`,
+  'stage-unknown': (f) => `Acts on ${stageWords(f['works'])} only: find out which stage there is now.`,
   shielded: (f) => `The target is ${hidingWords[String(f['by'])] ?? f['by']}, where this hardly reaches it.`,
   'too-soon': (f) => `Used ${ago(f['daysAgo'])}; at least ${days(f['interval'])} apart. Possible in ${days(f['wait'])}.`,
   'season-max': (f) => `Already used ${times(f['max'])} this season, which is the most.`,
@@ -44,6 +44,10 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'weak-evidence': (f) =>
     f['grade'] === 'folk' ? 'Folk practice: hardly tested. Try it on a few plants first.' : 'The evidence for it is weak.',
   'helpers-at-work': () => 'Helpers were seen at work.',
+  'no-helpers': () => 'No helpers have been seen yet: look for them first.',
+  'not-ripe': (f) => `Harvest is in ${days(f['left'])}: too early to pick.`,
+  'nothing-to-pick': () => 'This planting is not picked to eat.',
+  'ripe-unknown': () => 'Only if it is ripe or nearly so: say when the next harvest is.',
   'frost-near': (f) => `Frost is expected in ${days(f['days'])} and ends it.`,
   'covers-part': (f) => `Acts on ${f['covered']} of the ${f['of']} causes; combine it.`,
 };
@@ -57,6 +61,20 @@ const count = (value: unknown, one: string, many: string) => `${value} ${Number(
 const days = (value: unknown) => count(value, 'day', 'days');
 const hours = (value: unknown) => count(value, 'hour', 'hours');
 const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${value} times`);
+const stagePlurals: Readonly<Record<string, string>> = {
+  egg: 'eggs',
+  larva: 'larvae',
+  nymph: 'young ones',
+  pupa: 'pupae',
+  adult: 'adults',
+  spore: 'spores that have not yet got in',
+  lesion: 'spots that are there',
+};
+const stageWords = (kinds: unknown) =>
+  String(kinds)
+    .split(' and ')
+    .map((kind) => stagePlurals[kind] ?? kind)
+    .join(' and ');
 const ago = (value: unknown) => (Number(value) === 0 ? 'today' : `${days(value)} ago`);
 const settingWord = (value: unknown) =>
   ({ outdoor: 'plants outdoors', greenhouse: 'plants under cover', indoor: 'plants indoors', hydroponic: 'water culture' })[

@@ -28,6 +28,10 @@ export type ReasonCode =
   | 'wind'
   | 'weak-evidence'
   | 'helpers-at-work'
+  | 'no-helpers'
+  | 'not-ripe'
+  | 'nothing-to-pick'
+  | 'ripe-unknown'
   | 'frost-near'
   | 'covers-part';
 
@@ -87,6 +91,13 @@ const harvest: Rule = ({ intervention }, { edible, daysToHarvest }) => {
     : undefined;
 };
 
+const ripeness: Rule = ({ intervention: { harvestWithinDays } }, { edible, daysToHarvest }) => {
+  if (harvestWithinDays === undefined) return undefined;
+  if (!edible) return ruledOut('nothing-to-pick');
+  if (daysToHarvest === undefined) return care('ripe-unknown');
+  return daysToHarvest > harvestWithinDays ? ruledOut('not-ripe', { left: daysToHarvest, within: harvestWithinDays }) : undefined;
+};
+
 const heat: Rule = ({ intervention: { temperatureC: limits } }, { temperatureC, forecast }) => {
   const warmest = Math.max(temperatureC ?? -Infinity, forecast?.maxC ?? -Infinity);
   if (!limits || warmest === -Infinity) return undefined;
@@ -97,7 +108,9 @@ const heat: Rule = ({ intervention: { temperatureC: limits } }, { temperatureC, 
 const setting: Rule = ({ intervention }, situation) =>
   intervention.settings.includes(situation.setting) ? undefined : ruledOut('setting', { setting: situation.setting });
 
-const stage: Rule = ({ treatments }, situation) => {
+const stage: Rule = ({ intervention, treatments }, situation) => {
+  // Leaving alone, tending and taking out work on the plant, whatever stage its trouble is in.
+  if (['none', 'culture', 'removal'].includes(intervention.rung)) return undefined;
   if (treatments.some(({ stages }) => stages.includes('any'))) return undefined;
   const works = [...new Set(treatments.flatMap(({ stages }) => stages))].join(' and ');
   const kinds = kindsNow(situation);
@@ -159,7 +172,7 @@ const hostHarm: Rule = ({ intervention }, { host }) => {
 };
 
 const helpers: Rule = ({ intervention }, { helpersSeen }) => {
-  if (intervention.id === 'leave-to-helpers') return helpersSeen ? inFavour('helpers-at-work') : undefined;
+  if (intervention.needsHelpers) return helpersSeen ? inFavour('helpers-at-work') : care('no-helpers');
   if (!helpersSeen || intervention.helpers === 'none') return undefined;
   return care('helpers', { harm: intervention.helpers });
 };
@@ -174,7 +187,7 @@ const weather: Rule = ({ intervention }, { forecast, setting: where }) => {
 };
 
 const evidence: Rule = ({ intervention, treatments }) => {
-  if (intervention.id === 'watch') return undefined;
+  if (intervention.rung === 'none') return undefined;
   return treatments.every((treatment) => treatment.evidence === 'weak' || treatment.evidence === 'folk')
     ? care('weak-evidence', { grade: treatments[0]?.evidence ?? 'weak' })
     : undefined;
@@ -193,6 +206,7 @@ export const rules: readonly Rule[] = [
   stance,
   bees,
   harvest,
+  ripeness,
   heat,
   setting,
   stage,

@@ -40,9 +40,6 @@ export class CaseHead {
   protected readonly outcomes = outcomeWords;
   protected readonly one = computed(() => this.#garden.case(this.case()));
   protected readonly base = computed(() => `/g/${this.#garden.summary().id}/cases/${this.case()}`);
-  protected readonly name = computed(() => {
-    const names = workingConditions(this.one()?.diagnoses ?? []).map((id) => this.#library.conditionName(id));
-    return names.length > 0 ? names.join(' and ') : 'What is it?';
-  });
+  protected readonly name = computed(() => this.#library.conditionNames(workingConditions(this.one()?.diagnoses ?? []), 'What is it?'));
   protected readonly day = (day: string) => dayWord(day, this.#garden.today());
 }

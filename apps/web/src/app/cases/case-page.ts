@@ -141,7 +141,7 @@ export class CasePage {
   protected take(condition: string): void {
     const conditions = toggled(this.working(), condition);
     const today = this.garden.today();
-    const names = conditions.map((id) => this.library.conditionName(id)).join(' and ');
+    const names = this.library.conditionNames(conditions, '');
     this.edits.change(
       (value) => ({ ...value, diagnoses: withDiagnosis(value.diagnoses, today, conditions, '') }),
       names ? `Working with ${names}.` : 'No working diagnosis.',

@@ -88,8 +88,5 @@ export class CasesPage {
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
-  protected readonly name = ({ diagnoses }: Case) =>
-    workingConditions(diagnoses)
-      .map((id) => this.#library.conditionName(id))
-      .join(' and ') || 'Not settled yet';
+  protected readonly name = ({ diagnoses }: Case) => this.#library.conditionNames(workingConditions(diagnoses));
 }

@@ -98,7 +98,7 @@ export class CauseList {
   protected likelyPair(): { names: string; probability: number } | undefined {
     const [first] = this.answer().together;
     return first && first.probability >= barelyPossible * 3
-      ? { names: first.conditions.map((id) => this.library.conditionName(id)).join(' and '), probability: first.probability }
+      ? { names: this.library.conditionNames(first.conditions), probability: first.probability }
       : undefined;
   }
 }

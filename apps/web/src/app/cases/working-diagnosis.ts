@@ -41,7 +41,7 @@ import { dayWord } from '../shared/days';
     @if (history().at(-1); as last) {
       @if (!readonly()) {
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Why this one (if you like)</mat-label>
+          <mat-label>Why (if you like)</mat-label>
           <input matInput #why [value]="last.why" maxlength="4000" (change)="explained.emit(why.value.trim())" />
         </mat-form-field>
       }
@@ -55,5 +55,5 @@ export class WorkingDiagnosis {
   readonly readonly = input(false);
   readonly explained = output<string>();
   protected readonly day = (day: string) => dayWord(day, this.#garden.today());
-  protected readonly names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(' and ');
+  protected readonly names = (ids: readonly string[]) => this.#library.conditionNames(ids);
 }

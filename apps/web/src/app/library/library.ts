@@ -53,6 +53,8 @@ export class Library {
 
   hostName = (id: string) => this.hosts().get(id)?.name ?? id;
   conditionName = (id: string) => this.conditions().get(id)?.name ?? id;
+  /** "Thrips and sun scorch"; `nameless` for none */
+  conditionNames = (ids: readonly string[], nameless = 'Not settled yet') => ids.map(this.conditionName).join(' and ') || nameless;
   optionName = (id: string) => this.interventions().get(id)?.name ?? id;
   signName = (id: string) => this.signs().get(id)?.name ?? id;
 }

@@ -181,9 +181,7 @@ export class LogFormPage {
       appliedBy: this.#person()?.name ?? '',
       temperatureC: toField('temperature', said.temperatureC, this.system),
       windKmh: toField('wind', said.windKmh, this.system),
-      why: workingConditions(this.ofCase()?.diagnoses ?? [])
-        .map((id) => this.#library.conditionName(id))
-        .join(' and '),
+      why: this.#library.conditionNames(workingConditions(this.ofCase()?.diagnoses ?? []), ''),
     });
   }
 

@@ -27,6 +27,10 @@ export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen
     mat-form-field {
       min-width: 0;
     }
+    mat-checkbox {
+      display: block;
+      margin-top: 8px;
+    }
   `,
   template: `
     <div class="grid">
@@ -93,7 +97,7 @@ export class AboutToday {
       {
         name: 'warmestC',
         measure: 'temperature',
-        label: `Warmest today, ${unit}`,
+        label: `Warmest, ${unit}`,
         low: -40,
         high: 60,
         value: toField('temperature', said.warmestC, this.#system),

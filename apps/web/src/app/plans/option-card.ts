@@ -35,7 +35,7 @@ import { VerdictMark } from './verdict-mark';
         <span class="scale" aria-hidden="true"
           ><span [style.left.%]="option().expected.efficacy[0]" [style.right.%]="100 - option().expected.efficacy[1]"></span
         ></span>
-        takes {{ effect() }}, {{ evidence[option().evidence] }}
+        takes away {{ effect() }}, {{ evidence[option().evidence] }}
       </span>
       <span>{{ minutes() }}</span>
       @if (entry()?.harvestDays) {

@@ -1,20 +1,21 @@
-import type { ElementRef } from '@angular/core';
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
-import { monthStarts, PlantingStrip } from './planting-strip';
+import { MeasuredWidth } from '../shared/measured-width';
+import { dayScale, monthStarts } from './day-scale';
+import { PlantingStrip } from './planting-strip';
 import type { Strip } from './strips';
 import { seasonSpan, stripsWithin } from './strips';
 
-const narrowest = 160;
+const widthAtFirst = 600;
 
 /** The planting chart: every planting of a season as one strip, by place. */
 @Component({
   selector: 'fn-chart-page',
-  imports: [RouterLink, MatButtonToggleModule, PlantingStrip],
+  imports: [RouterLink, MatButtonToggleModule, MeasuredWidth, PlantingStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './chart-page.scss',
   template: `
@@ -63,7 +64,7 @@ const narrowest = 160;
         <div class="chart">
           <div class="months">
             <span></span>
-            <div #measure>
+            <div (fnMeasuredWidth)="width.set($event)">
               @for (month of months(); track month.word) {
                 <span [style.left.px]="month.x">{{ month.word }}</span>
               }
@@ -93,8 +94,7 @@ const narrowest = 160;
 export class ChartPage {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
-  private readonly measured = viewChild<ElementRef<HTMLElement>>('measure');
-  protected readonly width = signal(narrowest);
+  protected readonly width = signal(widthAtFirst);
 
   readonly #records = computed(() => ({
     plantings: this.garden.plantings(),
@@ -120,19 +120,7 @@ export class ChartPage {
     return [...byPlace].map(([name, strips]) => ({ name, strips })).sort((a, b) => a.name.localeCompare(b.name));
   });
   protected readonly months = computed(() => {
-    const starts = monthStarts(this.span());
-    const step = this.width() / Math.max(1, starts.length);
-    return starts.map((day, i) => ({ word: dayWord(day).slice(2), x: i * step }));
+    const x = dayScale(this.span(), this.width());
+    return monthStarts(this.span()).map((day) => ({ word: dayWord(day).slice(2), x: x(day) }));
   });
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const element = this.measured()?.nativeElement;
-      if (!element) return;
-      const observer = new ResizeObserver(([entry]) => this.width.set(Math.max(narrowest, Math.floor(entry!.contentRect.width))));
-      observer.observe(element);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 }

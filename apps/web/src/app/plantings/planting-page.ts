@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { workingConditions } from '../cases/case-diagnoses';
@@ -8,13 +8,17 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
+import { MeasuredWidth } from '../shared/measured-width';
 import { outcomeWords, settingWords } from '../shared/words';
+import { dayScale, monthStarts } from './day-scale';
+import { PlantingStrip } from './planting-strip';
+import { seasonSpan, stripsWithin } from './strips';
 import { keepOutUntil, safeToPickFrom } from './waits-now';
 
 /** One planting: what it is, how it does, what was done, and the way to open a case. */
 @Component({
   selector: 'fn-planting-page',
-  imports: [RouterLink, MatButtonModule, Drawing, StatusMark],
+  imports: [RouterLink, MatButtonModule, Drawing, MeasuredWidth, PlantingStrip, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './planting-page.scss',
   template: `
@@ -86,6 +90,17 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
         @if (one.note) {
           <p>{{ one.note }}</p>
         }
+        @if (strip(); as strip) {
+          <section aria-labelledby="season" (fnMeasuredWidth)="width.set($event)">
+            <h2 id="season">This season</h2>
+            <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" [height]="90" />
+            <p class="months fn-small" aria-hidden="true">
+              @for (month of months(); track month.word) {
+                <span [style.left.px]="month.x">{{ month.word }}</span>
+              }
+            </p>
+          </section>
+        }
         <section aria-labelledby="cases">
           <h2 id="cases">Cases</h2>
           <ul>
@@ -154,12 +169,24 @@ export class PlantingPage {
       .sort((a, b) => b.openedOn.localeCompare(a.openedOn))
       .map((one) => ({
         ...one,
-        name:
-          workingConditions(one.diagnoses)
-            .map((id) => this.library.conditionName(id))
-            .join(' and ') || 'Not settled yet',
+        name: this.library.conditionNames(workingConditions(one.diagnoses)),
       })),
   );
+
+  protected readonly width = signal(600);
+  readonly #records = computed(() => ({
+    plantings: this.garden.plantings().filter(({ id }) => id === this.planting()),
+    cases: this.garden.cases(),
+    looks: this.garden.looks().filter(({ plantingId }) => plantingId === this.planting()),
+    applications: this.applications(),
+  }));
+  readonly #year = computed(() => (this.one()?.endedOn ?? this.garden.today()).slice(0, 4));
+  protected readonly span = computed(() => seasonSpan(this.#year(), this.#records(), this.garden.today(), this.#zone));
+  protected readonly strip = computed(() => stripsWithin(this.span(), this.#records(), this.garden.today(), this.#zone)[0]);
+  protected readonly months = computed(() => {
+    const x = dayScale(this.span(), this.width());
+    return monthStarts(this.span()).map((day) => ({ word: dayWord(day).slice(2), x: x(day) }));
+  });
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { area, line, scaleSqrt, scaleUtc } from 'd3';
+import { area, line, scaleSqrt } from 'd3';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
+import { dayScale, monthStarts } from './day-scale';
 import type { Span, Strip } from './strips';
 
 const room = 4;
-const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
 
 /** One planting through the season: how long it stood, how badly it was marked, what was done, when it may be picked. */
 @Component({
@@ -50,11 +50,11 @@ export class PlantingStrip {
   readonly span = input.required<Span>();
   readonly today = input.required<string>();
   readonly width = input.required<number>();
-  readonly height = input(46);
+  readonly height = input(50);
   protected readonly dayWord = (day: string) => dayWord(day);
 
-  readonly #scale = computed(() => scaleUtc([dateOf(this.span().from), dateOf(this.span().to)], [0, this.width()]));
-  protected readonly x = (day: string) => this.#scale()(dateOf(day));
+  readonly #scale = computed(() => dayScale(this.span(), this.width()));
+  protected readonly x = (day: string) => this.#scale()(day);
   protected readonly ground = computed(() => this.height() - 11);
   // Square root: a tenth of the leaf still shows beside the whole of it.
   readonly #y = computed(() => scaleSqrt([0, 100], [this.ground(), room]));
@@ -87,12 +87,4 @@ export class PlantingStrip {
     const done = treatments.map(({ day, option }) => `${this.library.optionName(option)} ${dayWord(day)}`);
     return [...worst, ...done, harvest ? `harvest ${dayWord(harvest)}` : ''].filter(Boolean).join('; ') || 'nothing noted';
   });
-}
-
-/** First days of the months within a span. */
-export function monthStarts({ from, to }: Span): string[] {
-  return scaleUtc([dateOf(from), dateOf(to)], [0, 1])
-    .ticks(12)
-    .map((date) => date.toISOString().slice(0, 10))
-    .filter((day) => day.endsWith('-01'));
 }

@@ -13,7 +13,8 @@ import { Library } from '../library/library';
       color: var(--fn-faint-ink);
     }
     a {
-      font-weight: 600;
+      color: inherit;
+      text-decoration-color: var(--fn-line);
     }
   `,
   template: `

@@ -51,7 +51,8 @@ export type LookValue = Omit<Written<'looks'>, 'caseId' | 'plantingId'>;
           <mat-hint>{{ dayFault() }}</mat-hint>
         </mat-form-field>
       </div>
-      <mat-radio-group aria-label="New growth" [value]="newGrowth()" (change)="newGrowth.set($event.value)">
+      <p class="growth" id="growth">New growth</p>
+      <mat-radio-group aria-labelledby="growth" [value]="newGrowth()" (change)="newGrowth.set($event.value)">
         @for (growth of growths; track growth[0]) {
           <mat-radio-button [value]="growth[0]">{{ growth[1] }}</mat-radio-button>
         }

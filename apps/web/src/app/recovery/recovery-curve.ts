@@ -14,8 +14,8 @@ export interface CurveMark {
   readonly name: string;
 }
 
-const width = 720;
-const height = 300;
+const width = 600;
+const height = 290;
 const edge = { left: 40, right: 44, top: 58, bottom: 30 };
 const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
 const marginShare = 0.04;
@@ -30,12 +30,11 @@ const nearPx = 92;
     <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="label()">
       @for (tick of yTicks(); track tick.value) {
         <line class="grid" [attr.x1]="edge.left" [attr.x2]="width - edge.right" [attr.y1]="tick.y" [attr.y2]="tick.y" />
-        <text class="axis" text-anchor="end" [attr.x]="edge.left - 7" [attr.y]="tick.y + 4">{{ tick.value }}</text>
+        <text class="axis" text-anchor="end" [attr.x]="edge.left - 7" [attr.y]="tick.y + 4">{{ tick.value }}{{ $last ? ' %' : '' }}</text>
       }
       @for (tick of xTicks(); track tick.word) {
         <text class="axis" text-anchor="middle" [attr.x]="tick.x" [attr.y]="height - 8">{{ tick.word }}</text>
       }
-      <text class="axis" x="4" [attr.y]="edge.top - 14">% of the plant</text>
       @if (countTicks().length > 0) {
         <text class="axis" text-anchor="end" [attr.x]="width - 2" [attr.y]="edge.top - 14">count</text>
         @for (tick of countTicks(); track tick.value) {
@@ -87,8 +86,8 @@ const nearPx = 92;
 export class RecoveryCurve {
   readonly points = input.required<readonly CurvePoint[]>();
   readonly marks = input<readonly CurveMark[]>([]);
-  /** severity that the fitted curve expects on a day, percent */
-  readonly fit = input<((day: string) => number) | null>(null);
+  /** a fitted curve: the day it begins, and the severity that it expects on a day, percent */
+  readonly fit = input<{ readonly from: string; readonly at: (day: string) => number } | null>(null);
   protected readonly width = width;
   protected readonly height = height;
   protected readonly edge = edge;
@@ -139,12 +138,12 @@ export class RecoveryCurve {
   protected readonly countPath = computed(() => pathThrough(this.countPoints()));
   protected readonly fitPath = computed(() => {
     const fit = this.fit();
-    const [first, last] = [this.points()[0], this.points().at(-1)];
-    if (!fit || !first || !last) return '';
-    const start = dateOf(first.day).getTime();
+    const last = this.points().at(-1);
+    if (!fit || !last) return '';
+    const start = dateOf(fit.from).getTime();
     const steps = 40;
     const days = Array.from({ length: steps + 1 }, (_, i) => new Date(start + ((dateOf(last.day).getTime() - start) * i) / steps));
-    return pathThrough(days.map((date) => ({ x: this.#x()(date), y: this.#y()(fit(date.toISOString().slice(0, 10))) })));
+    return pathThrough(days.map((date) => ({ x: this.#x()(date), y: this.#y()(fit.at(date.toISOString().slice(0, 10))) })));
   });
   /** Names of treatments that lie close are set on two lines, and those near the right edge end at their mark. */
   protected readonly marksShown = computed(() => {

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Look } from '@field-nurse/contract';
 import { daysToNextLook, expectedSeverity } from '@field-nurse/core/recovery';
-import { dayAt, daysBetween } from '@field-nurse/core/timing';
+import { addDays, dayAt, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Calc } from '../calc/calc';
 import { workingConditions } from '../cases/case-diagnoses';
@@ -24,6 +24,7 @@ import { StatusMark } from './status-mark';
 
 const usualLookDays = 7;
 const fewestForCurve = 2;
+const fewestForFit = 3;
 
 /** Is it getting better? The curve with its treatments, the next look, and the end of the case. */
 @Component({
@@ -80,10 +81,29 @@ export class RecoveryPage {
     loader: ({ params }) => this.#calc.progress({ points: params }),
   });
   protected readonly progress = computed(() => (this.drawable() && this.#progress.hasValue() ? this.#progress.value() : undefined));
+  /** The rate is that since the newest decision: what went before it says nothing on what was decided. */
+  readonly #sinceDecision = computed(() => {
+    const from = this.decision()?.decidedOn ?? '';
+    const series = this.#series().filter(({ lookedOn }) => lookedOn >= from);
+    return series.length >= fewestForFit ? series.map(({ lookedOn, severity }) => ({ date: lookedOn, severity })) : undefined;
+  });
+  readonly #fitted = resource({
+    params: () => this.#sinceDecision(),
+    loader: async ({ params }) => ({ from: params[0]!.date, fit: (await this.#calc.progress({ points: params })).fit }),
+  });
+  protected readonly rateSince = computed(() => (this.#sinceDecision() && this.#fitted.hasValue() ? this.#fitted.value() : undefined));
   protected readonly fit = computed(() => {
-    const fit = this.progress()?.fit;
-    const first = this.points()[0]?.day;
-    return fit && first ? (day: string) => expectedSeverity(fit, daysBetween(first, day)) : null;
+    const { from, fit } = this.rateSince() ?? {};
+    return fit && from ? { from, at: (day: string) => expectedSeverity(fit, daysBetween(from, day)) } : null;
+  });
+
+  protected readonly inAWeek = computed(() => {
+    const [fit, last] = [this.fit(), this.points().at(-1)];
+    return fit && last ? fit.at(addDays(last.day, 7)).toFixed(0) : undefined;
+  });
+  protected readonly rateWord = computed(() => {
+    const fit = this.rateSince()?.fit;
+    return fit ? `${fit.model} fit, rate ${fit.rate.toFixed(3)} a day, R² ${fit.rSquared.toFixed(2)}` : '';
   });
 
   /** Days to the next look if the look in the form were the newest. */
@@ -105,7 +125,6 @@ export class RecoveryPage {
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
   protected readonly optionName = (id: string) => this.#library.optionName(id);
-  protected readonly rate = (perDay: number) => `${perDay < 0 ? '−' : '+'}${Math.abs(perDay).toFixed(3)}`;
 
   protected async saveLook(value: LookValue): Promise<void> {
     const one = this.one();

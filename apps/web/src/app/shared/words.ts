@@ -93,10 +93,10 @@ export const roleWords: Readonly<Record<string, string>> = {
   vector: 'carries disease',
 };
 export const growthWords: Readonly<Record<string, string>> = {
-  clean: 'New growth clean',
-  marked: 'New growth marked',
-  none: 'No new growth',
-  unknown: 'New growth not judged',
+  clean: 'clean',
+  marked: 'marked',
+  none: 'none yet',
+  unknown: 'not judged',
 };
 export const outcomeWords: Readonly<Record<string, string>> = {
   recovered: 'Recovered',

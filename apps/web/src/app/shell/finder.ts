@@ -4,7 +4,6 @@ import { MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dial
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Router } from '@angular/router';
-import type { Case } from '@field-nurse/contract';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -92,17 +91,15 @@ export class Finder {
         link: [...base, 'plantings', one.id],
       })),
       ...this.#garden.cases().map((one) => ({
-        word: [this.#conditions(one), this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? '')].join(' · '),
+        word: [
+          this.#library.conditionNames(workingConditions(one.diagnoses)),
+          this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? ''),
+        ].join(' · '),
         kind: one.closedOn ? 'closed case' : 'case',
         link: [...base, 'cases', one.id],
       })),
     ];
   });
-
-  readonly #conditions = ({ diagnoses }: Case) =>
-    workingConditions(diagnoses)
-      .map((id) => this.#library.conditionName(id))
-      .join(' and ') || 'Not settled yet';
 
   protected readonly found = computed(() => {
     const text = this.#text().toLowerCase();

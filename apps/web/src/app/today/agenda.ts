@@ -1,7 +1,7 @@
 import type { Application, Case, Decision, Look, Planting } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
 import { keepOutUntil, safeToPickFrom } from '../plantings/waits-now';
-import { nextLookOn } from '../recovery/case-looks';
+import { nextLookOn, statusOf } from '../recovery/case-looks';
 
 export interface GardenToday {
   readonly plantings: readonly Planting[];
@@ -60,6 +60,8 @@ export function agendaFor(garden: GardenToday): Agenda {
     }),
     toRepeat: open
       .flatMap(({ id, plantingId }) => {
+        const status = statusOf(looksOf(id));
+        if (status === 'recovering' || status === 'clear') return [];
         const last = garden.applications
           .filter(({ caseId }) => caseId === id)
           .sort(by(({ appliedAt }) => appliedAt))

@@ -52,8 +52,5 @@ export class TodayPage {
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
   protected readonly at = (instant: string) => instantWord(instant, this.#zone);
   protected readonly optionName = (id: string) => this.#library.optionName(id);
-  protected readonly caseName = (id: string) =>
-    workingConditions(this.garden.case(id)?.diagnoses ?? [])
-      .map((condition) => this.#library.conditionName(condition))
-      .join(' and ') || 'Not settled yet';
+  protected readonly caseName = (id: string) => this.#library.conditionNames(workingConditions(this.garden.case(id)?.diagnoses ?? []));
 }

@@ -1,0 +1,18 @@
+import { scaleUtc } from 'd3';
+import type { Span } from './strips';
+
+const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
+
+/** Days of a span on a line of so many pixels. */
+export function dayScale({ from, to }: Span, width: number): (day: string) => number {
+  const scale = scaleUtc([dateOf(from), dateOf(to)], [0, width]);
+  return (day) => scale(dateOf(day));
+}
+
+/** First days of the months within a span. */
+export function monthStarts({ from, to }: Span): string[] {
+  return scaleUtc([dateOf(from), dateOf(to)], [0, 1])
+    .ticks(12)
+    .map((date) => date.toISOString().slice(0, 10))
+    .filter((day) => day.endsWith('-01'));
+}

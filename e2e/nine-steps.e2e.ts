@@ -1,0 +1,125 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { choose, goTo, newGarden, signIn } from './gardener';
+
+// From "what is this?" to "it is getting better", on the demo garden and on an empty one.
+const gardens = [
+  { name: 'the demo garden', enter: signIn },
+  { name: 'an empty garden', enter: (page: Page) => newGarden(page, 'Nell Teasel', 'Back step') },
+];
+
+for (const { name, enter } of gardens)
+  test(`one sick planting from question to recovery in ${name}`, async ({ page }) => {
+    await enter(page);
+
+    await test.step('add a place and a planting by a lay name', async () => {
+      await goTo(page, 'Ground');
+      await page
+        .getByRole('link', { name: /^(New place|Add the first place)$/ })
+        .first()
+        .click();
+      await page.getByLabel('Name').fill('Willow row');
+      await page.getByRole('button', { name: 'Save the place' }).click();
+      await page.getByRole('link', { name: 'New planting' }).click();
+      await page.getByLabel('Plant, by any of its names').fill('runner bean');
+      await page.getByRole('option').first().click();
+      await page.getByLabel('Cultivar').fill('Towpath');
+      await choose(page, 'Place', 'Willow row');
+      await page.getByLabel('How many plants').fill('40');
+      await page.getByLabel('In flower').check();
+      await page.getByRole('button', { name: 'Save the planting' }).click();
+      const place = page.getByRole('region', { name: 'Willow row' });
+      await place.getByRole('link').last().click();
+      await expect(page.getByText('Towpath · Willow row')).toBeVisible();
+    });
+
+    await test.step('say what is seen, in words and by tapping', async () => {
+      await page.getByRole('button', { name: 'Something is wrong' }).click();
+      await page.getByLabel('In your own words').fill('crowds of blackfly on the tips, ants running up the stems, no slime');
+      const findings = page.getByRole('list', { name: 'Findings' });
+      await expect(findings.getByText('Crowds of soft black insects on tips')).toBeVisible();
+      await expect(findings.getByText('Not there: Slime')).toBeVisible();
+      await findings.getByRole('button', { name: 'Confirm Crowds of soft black insects on tips' }).click();
+      await findings.getByRole('button', { name: /Remove .*[Ss]lime/ }).click();
+      await expect(findings.getByText('Not there: Slime')).toBeHidden();
+      await page.getByRole('button', { name: 'New growth', exact: true }).click();
+      const greenfly = page.getByRole('button', { name: /^Clusters of soft green or pink insects/ });
+      await greenfly.click();
+      await expect(greenfly).toHaveAccessibleName(/: seen$/);
+      await greenfly.click();
+      await expect(greenfly).toHaveAccessibleName(/: looked, not there$/);
+      await expect(findings.getByText('Not there: Clusters of soft green')).toBeVisible();
+    });
+
+    await test.step('see ranked causes with reasons, take one, keep it after a reload', async () => {
+      const first = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem').first();
+      await expect(first.getByRole('heading', { name: 'Black bean aphid' })).toBeVisible();
+      await expect(first.getByText('Crowds of soft black insects on tips')).toBeVisible();
+      await first.getByRole('button', { name: 'Work with Black bean aphid' }).click();
+      await expect(page.getByText('All of it is saved.')).toBeVisible();
+      await page.reload();
+      await expect(page.getByRole('heading', { level: 1, name: 'Black bean aphid' })).toBeVisible();
+      await expect(page.getByRole('region', { name: 'Look next' })).toBeVisible();
+    });
+
+    await test.step('see the ladder, with what is ruled out and why', async () => {
+      await page.getByRole('link', { name: 'See the options' }).click();
+      const ruledOut = page.locator('details', { hasText: 'Pyrethrins' }).first();
+      await ruledOut.locator('summary').click();
+      await expect(ruledOut.getByText('Harms bees, and the planting is in flower').first()).toBeVisible();
+      await page.getByRole('button', { name: 'Choose Insecticidal soap' }).click();
+    });
+
+    await test.step('get the mix as a sum, and a hard stop above the label', async () => {
+      await expect(page.getByRole('heading', { name: 'Mix: Insecticidal soap' })).toBeVisible();
+      const sum = page.getByRole('region', { name: 'The sum' });
+      await expect(sum.getByText('80 ml').first()).toBeVisible();
+      await expect(sum.getByText('5 tablespoons (15 ml) + 1 teaspoon (5 ml)').first()).toBeVisible();
+      await page.getByLabel('Rate, ml per l').fill('26');
+      await expect(sum.getByRole('alert')).toContainText('at most 25 ml');
+      await expect(sum.getByRole('link', { name: 'Log this application' })).toBeHidden();
+      await page.getByLabel('Rate, ml per l').fill('20');
+      await sum.getByRole('link', { name: 'Log this application' }).click();
+    });
+
+    await test.step('log it; its waits are shown on Today and on the planting', async () => {
+      await expect(page.getByLabel('Product used')).toHaveValue('80');
+      await page.getByLabel('Which part of them').fill('tips, both sides');
+      await expect(page.getByText(/Keep out until/)).toBeVisible();
+      await page.getByRole('button', { name: 'Log this' }).click();
+      await expect(page.getByRole('heading', { name: 'How it goes' })).toBeVisible();
+      await goTo(page, 'Today');
+      const keepOut = page.getByRole('region', { name: 'Keep out' });
+      await expect(keepOut).toContainText('Towpath');
+      await keepOut.getByRole('link').click();
+      await expect(page.getByText('Keep out until')).toBeVisible();
+    });
+
+    await test.step('come back for looks, see the curve, close and open the case', async () => {
+      await page.getByRole('region', { name: 'Cases' }).getByRole('link').click();
+      await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: 'Recovery' }).click();
+      const look = page.getByRole('region', { name: 'Today’s look' });
+      const today = await look.getByLabel('Looked on').inputValue();
+      await look.getByLabel('Looked on').fill(daysBefore(today, 6));
+      await look.getByLabel('Severity').fill('20');
+      await look.getByLabel('Count').fill('120');
+      await look.getByLabel('marked').check();
+      await look.getByRole('button', { name: 'Log this look' }).click();
+      await expect(page.getByText('One look so far')).toBeVisible();
+      await look.getByLabel('Severity').fill('8');
+      await look.getByLabel('Count').fill('10');
+      await look.getByLabel('clean').check();
+      await expect(look.getByLabel('Look again on')).not.toHaveValue('');
+      await look.getByRole('button', { name: 'Log this look' }).click();
+      await expect(page.getByText('Recovering')).toBeVisible();
+      await expect(page.getByRole('img', { name: /Severity: .*20 %.*8 %.*Insecticidal soap/ })).toBeVisible();
+      await page.getByRole('button', { name: 'Close the case' }).click();
+      await expect(page.getByRole('heading', { name: 'This case is closed' })).toBeVisible();
+      await page.getByRole('button', { name: 'Open it again' }).click();
+      await expect(page.getByRole('button', { name: 'Close the case' })).toBeVisible();
+      await page.reload();
+      await expect(page.getByText('Recovering')).toBeVisible();
+    });
+  });
+
+const daysBefore = (day: string, days: number) => new Date(Date.parse(day) - days * 86_400_000).toISOString().slice(0, 10);
