@@ -4,6 +4,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.e2e.ts',
   workers: 1,
+  timeout: 90_000,
   reporter: 'list',
   outputDir: '../test-results',
   use: {

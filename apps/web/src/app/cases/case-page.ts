@@ -9,6 +9,7 @@ import type { DifferentialRequest, Written } from '@field-nurse/contract';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
+import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { onsetWords, patternWords } from '../shared/words';
 import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
 import { CaseEdits } from './case-edits';
@@ -65,35 +66,14 @@ export class CasePage {
   protected readonly working = computed(() => workingConditions(this.value()?.diagnoses ?? []));
 
   protected readonly reading = resource({ params: () => this.words(), loader: ({ params }) => this.#calc.readWords(params) });
-  readonly #read = computed(() => (this.reading.hasValue() ? this.reading.value() : undefined));
+  readonly #read = keepLatest(this.case, () => (this.reading.hasValue() ? this.reading.value() : undefined));
   protected readonly chips = computed(() => chipsOf(this.value()?.findings ?? [], this.#read()?.read ?? []));
   protected readonly unconfirmed = computed(() => this.chips().filter(({ confirmed }) => !confirmed));
   protected readonly unread = computed(() => this.#read()?.unread ?? []);
 
-  protected readonly request = computed<DifferentialRequest | undefined>(() => {
-    const value = this.value();
-    const planting = this.edits.planting();
-    const { latitude, region } = this.garden.summary();
-    if (!value || !planting) return undefined;
-    return {
-      host: planting.host,
-      findings: this.chips().map(({ sign, state }) => ({ sign, state })),
-      setting: planting.setting,
-      month: Number(value.openedOn.slice(5, 7)),
-      hemisphere: (latitude ?? 1) < 0 ? 'south' : 'north',
-      onset: value.onset ?? this.#read()?.onset,
-      pattern: value.pattern ?? undefined,
-      region,
-    };
-  });
-  readonly #differential = resource({
-    params: () => this.request(),
-    equal: undefined,
-    loader: ({ params }) => this.#calc.differential(params),
-  });
-  /** the newest answer: the one before stays on the screen while the next is worked out */
-  protected readonly answer = signal<ReturnType<typeof this.fresh>>(undefined);
-  protected readonly fresh = () => (this.#differential.hasValue() ? this.#differential.value() : undefined);
+  readonly #question = computed(() => this.#differentialRequest(), { equal: sameQuestion });
+  readonly #differential = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.differential(params) });
+  protected readonly answer = keepLatest(this.case, () => (this.#differential.hasValue() ? this.#differential.value() : undefined));
   protected readonly failed = computed(() => this.#differential.error()?.message ?? this.reading.error()?.message);
 
   #typing: ReturnType<typeof setTimeout> | undefined;
@@ -103,10 +83,6 @@ export class CasePage {
     effect(() => {
       const stored = this.edits.stored()?.id;
       if (stored) untracked(() => this.words.set(this.value()?.words ?? ''));
-    });
-    effect(() => {
-      const fresh = this.fresh();
-      if (fresh) this.answer.set(fresh);
     });
   }
 
@@ -153,6 +129,23 @@ export class CasePage {
       const last = value.diagnoses.at(-1);
       return last ? { ...value, diagnoses: [...value.diagnoses.slice(0, -1), { ...last, why }] } : value;
     });
+  }
+
+  #differentialRequest(): DifferentialRequest | undefined {
+    const value = this.value();
+    const planting = this.edits.planting();
+    const { latitude, region } = this.garden.summary();
+    if (!value || !planting) return undefined;
+    return {
+      host: planting.host,
+      findings: this.chips().map(({ sign, state }) => ({ sign, state })),
+      setting: planting.setting,
+      month: Number(value.openedOn.slice(5, 7)),
+      hemisphere: (latitude ?? 1) < 0 ? 'south' : 'north',
+      onset: value.onset ?? this.#read()?.onset,
+      pattern: value.pattern ?? undefined,
+      region,
+    };
   }
 
   #record(sign: string, state: SignState, source: 'text' | 'tap', phrase: string | null): void {

@@ -46,12 +46,12 @@ const atFirst = 5;
           </div>
           <span class="meter" aria-hidden="true"><span [style.width.%]="cause.probability * 100"></span></span>
           @if (cause.for.length + cause.against.length > 0) {
-            <fn-evidence-bars [evidence]="$index < 3 ? both(cause) : both(cause).slice(0, 2)" [most]="4" />
+            <fn-evidence-bars [evidence]="reasons(cause).slice(0, reasonsAtFirst)" />
           }
           <details>
             <summary>Why, and what it is taken for</summary>
             <p>{{ library.conditions().get(cause.condition)?.summary }}</p>
-            <fn-evidence-bars [evidence]="both(cause)" [circumstances]="cause.circumstances" />
+            <fn-evidence-bars [evidence]="reasons(cause).slice(reasonsAtFirst)" [circumstances]="cause.circumstances" />
             @for (other of library.conditions().get(cause.condition)?.lookalikes ?? []; track other.condition) {
               <p>
                 <b>Not {{ library.conditionName(other.condition) }}:</b> {{ other.tell }}
@@ -86,7 +86,11 @@ export class CauseList {
   protected readonly kinds = kindWords;
   protected readonly roles = roleWords;
 
-  protected readonly both = ({ for: pro, against }: DifferentialAnswer['ranked'][number]) => [...pro, ...against];
+  protected readonly reasonsAtFirst = 4;
+
+  /** Reasons for and against, the strongest first. */
+  protected readonly reasons = ({ for: pro, against }: DifferentialAnswer['ranked'][number]) =>
+    [...pro, ...against].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
 
   protected readonly percent = (share: number) =>
     share < barelyPossible ? '< 1 %' : share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`;

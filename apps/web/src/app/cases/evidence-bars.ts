@@ -17,7 +17,7 @@ const fullBarDb = 25;
   styleUrl: './evidence-bars.scss',
   template: `
     <ul>
-      @for (row of shown(); track row.words) {
+      @for (row of rows(); track row.words) {
         <li [class.against]="row.decibans < 0">
           <span class="fn-hidden">{{ row.decibans < 0 ? 'Against:' : 'For:' }}</span>
           <span class="words">{{ row.words }}</span>
@@ -31,9 +31,8 @@ export class EvidenceBars {
   readonly #library = inject(Library);
   readonly evidence = input.required<readonly Evidence[]>();
   readonly circumstances = input<readonly { readonly code: string; readonly decibans: number }[]>([]);
-  readonly most = input(Infinity);
 
-  readonly #rows = computed(() =>
+  protected readonly rows = computed(() =>
     [
       ...this.evidence().map(({ sign, state, decibans }) => ({
         words: state === 'absent' ? `Not there: ${this.#library.signName(sign)}` : this.#library.signName(sign),
@@ -44,7 +43,6 @@ export class EvidenceBars {
       .map((row) => ({ ...row, width: Math.min(100, (Math.abs(row.decibans) / fullBarDb) * 100) }))
       .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans)),
   );
-  protected readonly shown = computed(() => this.#rows().slice(0, this.most()));
 
   protected readonly strength = (decibans: number) =>
     `${decibans > 0 ? 'For' : 'Against'}: ${Math.abs(decibans).toFixed(1)} decibans, odds × ${(10 ** (decibans / 10)).toPrecision(2)}`;

@@ -11,6 +11,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { CaseOptions } from '../plans/case-options';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
+import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
 import type { BenchInput } from './bench-question';
 import { benchFaults, isSpread, mixQuestion } from './bench-question';
@@ -74,7 +75,8 @@ export class MixPage {
     return card && bench && may && this.faults().size === 0 ? mixQuestion(card, bench) : undefined;
   });
   readonly #answer = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.mix(params) });
-  readonly #value = computed(() => (this.#question() && this.#answer.hasValue() ? this.#answer.value() : undefined));
+  readonly #kept = keepLatest(this.option, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  readonly #value = computed(() => (this.#question() ? this.#kept() : undefined));
   protected readonly mix = computed(() => {
     const answer = this.#value();
     return answer && 'mix' in answer ? answer.mix : undefined;

@@ -1,6 +1,8 @@
 import { computed, inject, Injectable, resource, signal } from '@angular/core';
+import type { OptionsRequest } from '@field-nurse/contract';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
+import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { situationOf } from './situation';
 import { TodaysWeather } from './todays-weather';
 
@@ -14,7 +16,16 @@ export class CaseOptions {
 
   readonly case = computed(() => this.#garden.case(this.#id()));
   readonly planting = computed(() => this.#garden.planting(this.case()?.plantingId ?? ''));
-  readonly situation = computed(() => {
+  readonly situation = computed(() => this.#situation(), { equal: sameQuestion });
+  readonly #answer = resource({ params: () => this.situation(), loader: ({ params }) => this.#calc.options(params) });
+  readonly answer = keepLatest(this.#id, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  readonly failed = computed(() => this.#answer.error()?.message);
+
+  open(id: string): void {
+    this.#id.set(id);
+  }
+
+  #situation(): OptionsRequest | undefined {
     const [one, planting] = [this.case(), this.planting()];
     return one && planting
       ? situationOf({
@@ -26,12 +37,5 @@ export class CaseOptions {
           weather: this.#weather.said(),
         })
       : undefined;
-  });
-  readonly #answer = resource({ params: () => this.situation(), loader: ({ params }) => this.#calc.options(params) });
-  readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
-  readonly failed = computed(() => this.#answer.error()?.message);
-
-  open(id: string): void {
-    this.#id.set(id);
   }
 }

@@ -106,7 +106,7 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
           <ul>
             @for (case of cases(); track case.id) {
               <li>
-                <a [routerLink]="[base(), 'cases', case.id, case.closedOn ? 'recovery' : '.']">{{ case.name }}</a>
+                <a [routerLink]="case.closedOn ? [base(), 'cases', case.id, 'recovery'] : [base(), 'cases', case.id]">{{ case.name }}</a>
                 <span class="fn-small">opened {{ day(case.openedOn) }}</span>
                 @if (case.closedOn) {
                   <span class="fn-small">{{ outcomes[case.outcome ?? 'other'] }}, {{ day(case.closedOn) }}</span>
