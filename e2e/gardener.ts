@@ -34,8 +34,13 @@ export async function goTo(page: Page, view: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: view }).click();
 }
 
-export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+export const expectAccessible = (page: Page): Promise<void> => expectNoViolations(new AxeBuilder({ page }));
+
+/** The colours alone: all else is the same in every look. */
+export const expectContrast = (page: Page): Promise<void> => expectNoViolations(new AxeBuilder({ page }).withRules('color-contrast'));
+
+async function expectNoViolations(axe: AxeBuilder): Promise<void> {
+  const { violations } = await axe.analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
 }
 

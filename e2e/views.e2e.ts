@@ -1,0 +1,103 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expectAccessible, expectContrast, goTo, signIn } from './gardener';
+
+type Step = (page: Page) => Promise<void>;
+
+const openCase =
+  (cause: string, tab?: string): Step =>
+  async (page) => {
+    await goTo(page, 'Cases');
+    await page.getByRole('link', { name: cause, exact: true }).first().click();
+    if (tab) await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: tab }).click();
+  };
+
+/** Every main view, with what shows that it is there. */
+const views: readonly { name: string; open: Step; shows: Step }[] = [
+  { name: 'Today', open: (page) => goTo(page, 'Today'), shows: heading('Looks') },
+  { name: 'Ground', open: (page) => goTo(page, 'Ground'), shows: heading('Tunnel') },
+  { name: 'Chart', open: (page) => goTo(page, 'Chart'), shows: heading('Planting chart') },
+  { name: 'Cases', open: (page) => goTo(page, 'Cases'), shows: heading('Open') },
+  { name: 'Log', open: (page) => goTo(page, 'Log'), shows: (page) => expect(page.getByText('Copper hydroxide').first()).toBeVisible() },
+  { name: 'Settings', open: (page) => goTo(page, 'Settings'), shows: heading('This garden') },
+  {
+    name: 'Case',
+    open: openCase('Soft scale'),
+    shows: (page) => expect(page.getByRole('button', { name: 'Let go of Soft scale' })).toBeVisible(),
+  },
+  { name: 'Options', open: openCase('Soft scale', 'Options'), shows: heading('Hands') },
+  {
+    name: 'Recovery',
+    open: openCase('Thrips', 'Recovery'),
+    shows: (page) => expect(page.getByRole('img', { name: /^Severity/ })).toBeVisible(),
+  },
+  {
+    name: 'Log form',
+    open: async (page) => {
+      await goTo(page, 'Log');
+      await page.getByRole('link', { name: 'Log an application' }).click();
+    },
+    shows: heading('Log an application'),
+  },
+  {
+    name: 'Planting',
+    open: async (page) => {
+      await goTo(page, 'Ground');
+      await page.getByRole('link', { name: 'Potato', exact: true }).first().click();
+    },
+    shows: heading('This season'),
+  },
+  {
+    name: 'Mix bench',
+    open: async (page) => {
+      await openCase('Leek and garlic rust')(page);
+      await page.goto(`${page.url()}/mix/sulphur`);
+    },
+    shows: heading('Mix: Sulphur'),
+  },
+];
+
+function heading(name: string): Step {
+  return (page) => expect(page.getByRole('heading', { name, exact: true }).first()).toBeVisible();
+}
+
+for (const look of ['light', 'dark', 'sun'] as const)
+  test(`axe finds nothing on any view in the ${look} look`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('field-nurse-theme', name), look);
+    await signIn(page);
+    for (const { name, open, shows } of views)
+      await test.step(name, async () => {
+        await open(page);
+        await shows(page);
+        await (look === 'light' ? expectAccessible(page) : expectContrast(page));
+      });
+  });
+
+test('every view fits a phone: nothing is wider than 390 px, and axe finds nothing', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  for (const { name, open, shows } of views)
+    await test.step(name, async () => {
+      await open(page);
+      await shows(page);
+      await expectAccessible(page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    });
+});
+
+test('keys: go to a view, find a planting, list the keys', async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Find a page');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('/');
+  await page.getByLabel('Page, planting or case').fill('monstera');
+  await expectAccessible(page);
+  await page.getByLabel('Page, planting or case').press('Enter');
+  await expect(page.getByRole('heading', { name: 'Monstera', level: 1 })).toBeVisible();
+});
