@@ -7,6 +7,9 @@ import { EvidenceBars } from './evidence-bars';
 
 const barelyPossible = 0.01;
 const atFirst = 5;
+const mostAtFirst = 4;
+// Odds change by a quarter at one deciban: less than that persuades nobody.
+const tellingDb = 1;
 
 /** Causes by their chance, each with its reasons, and the button that makes it the working diagnosis. */
 @Component({
@@ -46,12 +49,12 @@ const atFirst = 5;
           </div>
           <span class="meter" aria-hidden="true"><span [style.width.%]="cause.probability * 100"></span></span>
           @if (cause.for.length + cause.against.length > 0) {
-            <fn-evidence-bars [evidence]="reasons(cause).slice(0, reasonsAtFirst)" />
+            <fn-evidence-bars [evidence]="split(cause).first" />
           }
           <details>
             <summary>Why, and what it is taken for</summary>
             <p>{{ library.conditions().get(cause.condition)?.summary }}</p>
-            <fn-evidence-bars [evidence]="reasons(cause).slice(reasonsAtFirst)" [circumstances]="cause.circumstances" />
+            <fn-evidence-bars [evidence]="split(cause).rest" [circumstances]="cause.circumstances" />
             @for (other of library.conditions().get(cause.condition)?.lookalikes ?? []; track other.condition) {
               <p>
                 <b>Not {{ library.conditionName(other.condition) }}:</b> {{ other.tell }}
@@ -86,11 +89,13 @@ export class CauseList {
   protected readonly kinds = kindWords;
   protected readonly roles = roleWords;
 
-  protected readonly reasonsAtFirst = 4;
-
-  /** Reasons for and against, the strongest first. */
-  protected readonly reasons = ({ for: pro, against }: DifferentialAnswer['ranked'][number]) =>
-    [...pro, ...against].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+  /** Reasons for and against, the strongest first; those that hardly count come with the details. */
+  protected split({ for: pro, against }: DifferentialAnswer['ranked'][number]) {
+    const all = [...pro, ...against].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+    const telling = all.filter(({ decibans }) => Math.abs(decibans) >= tellingDb).length;
+    const first = Math.min(mostAtFirst, Math.max(1, telling));
+    return { first: all.slice(0, first), rest: all.slice(first) };
+  }
 
   protected readonly percent = (share: number) =>
     share < barelyPossible ? '< 1 %' : share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`;

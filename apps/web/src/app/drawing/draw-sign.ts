@@ -1,4 +1,6 @@
 import { seededRandom } from '@field-nurse/core/statistics';
+import type { Bites } from './bitten';
+import { bitten } from './bitten';
 import { creatures } from './creatures';
 import type { LeafShape } from './leaf';
 import { blades, drawBlades } from './leaf';
@@ -18,8 +20,14 @@ export interface DrawingRequest {
 // Yellowing hides veins that the mark itself draws again; underside marks want them quiet.
 const ownVeins = new Set(['between-veins', 'fine-between-veins']);
 
+/** Marks that are a change of the leaf's own outline. */
+const bites = (severity: number): Readonly<Record<string, Bites>> => ({
+  notches: { count: 6 + 12 * severity, radius: 5 },
+  torn: { count: 7 + 9 * severity, radius: 8 + 12 * severity },
+});
+
 /** All marks that can be drawn. */
-export const markNames = [leafMarks, plantMarks, partMarks, creatures].flatMap((marks) => Object.keys(marks));
+export const markNames = [leafMarks, plantMarks, partMarks, creatures, bites(1)].flatMap((marks) => Object.keys(marks));
 
 /** A clean leaf of a shape. */
 export const drawLeaf = (leaf: LeafShape): Shape[] => drawBlades(leaf, blades(leaf));
@@ -30,9 +38,11 @@ export const drawLeaf = (leaf: LeafShape): Shape[] => drawBlades(leaf, blades(le
  */
 export function drawSign({ organ, mark, leaf = 'ovate', severity = 0.5 }: DrawingRequest): Shape[] {
   const random = seededRandom(hash(mark + leaf));
-  const own = blades(leaf);
+  const eaten = bites(severity)[mark];
+  const own = eaten && organ === 'leaf' ? bitten(blades(leaf), eaten, random) : blades(leaf);
   const onLeaf = organ === 'leaf' ? leafMarks[mark] : undefined;
   if (onLeaf) return [...drawBlades(leaf, own, 'leaf', !ownVeins.has(mark)), ...onLeaf({ random, severity, blades: own })];
+  if (eaten && organ === 'leaf') return drawBlades(leaf, own);
   const draw = plantMarks[mark] ?? partMarks[mark];
   if (draw) return draw(severity, random);
   return creatures[mark]?.(random) ?? drawLeaf(leaf);

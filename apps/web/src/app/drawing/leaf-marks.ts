@@ -1,5 +1,5 @@
-import { blob, closedPath, ellipse, openPath, polar } from './geometry';
-import { alongMargin, scatter } from './placing';
+import { blob, closedPath, ellipse, isInside, openPath, polar } from './geometry';
+import { scatter } from './placing';
 import type { Canvas } from './placing';
 import type { Point, Shape, Tone } from './shape';
 import { inked, stroke, wash } from './shape';
@@ -56,44 +56,37 @@ const patches =
       ];
     });
 
-/** A line that wanders over the leaf and widens. */
+/** A line that wanders over the leaf and widens, with a dark thread of droppings in it. */
 const wander =
   (fill: Tone, width: number): Mark =>
   (canvas) =>
-    scatter(canvas, amount(canvas.severity, 1, 3), 18, 8).flatMap((start) => {
-      let [x, y] = start;
-      let heading = canvas.random() * 6.3;
-      const spine: Point[] = [start];
-      for (let i = 0; i < 16; i++) {
-        heading += (canvas.random() - 0.5) * 1.7;
-        const next = polar([x, y], 3.4, heading);
-        if (!scatterHolds(canvas, next)) heading += Math.PI * 0.7;
-        [x, y] = polar([x, y], 3.4, heading);
-        if (scatterHolds(canvas, [x, y])) spine.push([x, y]);
-      }
+    scatter(canvas, amount(canvas.severity, 1, 3), 20, 9).flatMap((start) => {
+      const spine = walk(canvas, start, 22, 2.8);
+      const parts = spine.slice(2).map((_, i) => openPath(spine.slice(i, i + 3)));
+      const wide = (i: number) => width * (0.35 + (0.65 * i) / parts.length);
       return [
-        ...spine.map((at, i) => wash(ellipse(at, (width * (i + 5)) / 20, (width * (i + 5)) / 20), fill)),
-        stroke(openPath(spine), 0.6, 0.8),
+        ...parts.map((d, i) => ({ d, fill: 'leaf-deep' as const, line: -(wide(i) + 0.9) })),
+        ...parts.map((d, i) => ({ d, fill, line: -wide(i) })),
+        stroke(openPath(spine), 0.5, 0.7),
       ];
     });
 
-const scatterHolds = ({ blades }: Canvas, [x, y]: Point) =>
-  blades.some(({ outline }) => outline.some(([ox]) => ox > x) && insideSome(outline, x, y));
-
-function insideSome(outline: readonly Point[], x: number, y: number): boolean {
-  const ys = outline.map((point) => point[1]);
-  if (y < Math.min(...ys) + 4 || y > Math.max(...ys) - 4) return false;
-  const near = outline.filter((point) => Math.abs(point[1] - y) < 4).map((point) => point[0]);
-  return near.length > 1 && x > Math.min(...near) + 3 && x < Math.max(...near) - 3;
+/** So many steps over the blade from a point, bending slowly and turning back at the margin. */
+function walk({ random, blades }: Canvas, start: Point, steps: number, length: number): Point[] {
+  const holds = (point: Point) => blades.some(({ outline }) => isInside(point, outline));
+  const spine: Point[] = [start];
+  let heading = random() * 2 * Math.PI;
+  let bend = 0;
+  for (let i = 0; i < steps; i++) {
+    bend = 0.7 * bend + (random() - 0.5) * 0.9;
+    heading += bend;
+    const turns = [0, 0.6, -0.6, 1.2, -1.2, 2, -2].find((turn) => holds(polar(spine.at(-1)!, length * 2.2, heading + turn)));
+    if (turns === undefined) break;
+    heading += turns;
+    spine.push(polar(spine.at(-1)!, length, heading));
+  }
+  return spine;
 }
-
-/** Bites from the margin: paper-coloured, with an ink edge. */
-const bites =
-  (least: number, most: number, size: number): Mark =>
-  (canvas) =>
-    alongMargin(canvas, amount(canvas.severity, least, most)).map((at) =>
-      inked(ellipse(at, size * (0.7 + 0.6 * canvas.random()), size * (0.7 + 0.6 * canvas.random())), 'paper', 0.9),
-    );
 
 /** The whole blade in another tone, with veins left green where asked. */
 const tint =
@@ -104,11 +97,24 @@ const tint =
       ...(veins > 0 ? [midrib, ...sideVeins].map((vein) => ({ d: openPath(vein), fill: 'leaf-deep' as const, line: -veins })) : []),
     ]);
 
-/** A rim of brown inside the margin. */
+/** A rim in another tone, as broad as it is bad, with a rough inner edge. */
 const rim =
   (fill: Tone): Mark =>
-  (canvas) =>
-    alongMargin(canvas, amount(canvas.severity, 14, 46)).map((at) => wash(blob(at, 3.2 + 2.5 * canvas.severity, canvas.random), fill, 0.9));
+  ({ blades, severity, random }) =>
+    blades.map(({ outline }) => {
+      const [x, y] = centreOf(outline);
+      const inner = outline.map((point): Point => {
+        const kept = 1 - (0.08 + 0.3 * severity) * (0.6 + 0.8 * random());
+        return [x + (point[0] - x) * kept, y + (point[1] - y) * kept];
+      });
+      // Drawn the other way round, the inner edge is a hole in the outer one.
+      return { ...wash(closedPath(outline) + closedPath(inner.reverse()), fill, 0.9), line: 0.5 };
+    });
+
+const centreOf = (points: readonly Point[]): Point => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+];
 
 const both =
   (...marks: readonly Mark[]): Mark =>
@@ -201,7 +207,6 @@ export const leafMarks: Readonly<Record<string, Mark>> = {
   honeydew: dots({ fill: 'water', least: 8, most: 22, size: [1.5, 3], apart: 6, line: 0.5, centre: 'white' }),
   'shot-holes': dots({ fill: 'paper', least: 24, most: 66, size: [0.9, 1.8], apart: 4.4, line: 0.6 }),
   holes: patches({ fill: 'paper', least: 3, most: 8, size: [5, 10], opacity: 1, roughness: 0.45, line: 1 }),
-  notches: bites(8, 20, 4.4),
   slime: trail,
   'blotch-mine': patches({ fill: 'cream', least: 2, most: 4, size: [9, 13], roughness: 0.4, line: 0.7 }),
   'winding-mine': wander('cream', 3.4),
@@ -220,7 +225,6 @@ export const leafMarks: Readonly<Record<string, Mark>> = {
   eggs,
   droppings: (canvas) =>
     scatter(canvas, amount(canvas.severity, 8, 22), 5, 3).map((at) => inked(ellipse(at, 1.7, 1.2, canvas.random() * 3), 'dark', 0.5)),
-  torn: both(bites(16, 34, 8), bites(6, 12, 12)),
   curl: (canvas) =>
     canvas.blades.flatMap(({ outline }) =>
       outline

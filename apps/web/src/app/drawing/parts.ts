@@ -189,7 +189,7 @@ export const partMarks: Readonly<Record<string, Draw>> = {
           [78, 60],
           [24, 62],
         ] as Point[]
-      ).map((at) => inked(ellipse(at, 7, 6), 'paper', 0.8)),
+      ).map((at) => wash(ellipse(at, 7, 6), 'paper')),
     ),
   'streaked-petals': (_, random) =>
     flower(

@@ -25,11 +25,3 @@ export function scatter({ random, blades }: Canvas, count: number, apart: number
 function liesWithin(point: Point, outline: readonly Point[], inset: number): boolean {
   return isInside(point, outline) && outline.every((corner) => distance(point, corner) >= inset);
 }
-
-/** Points on the margin, spread over it with some chance. */
-export function alongMargin({ random, blades }: Canvas, count: number): Point[] {
-  return Array.from({ length: count }, (_, i) => {
-    const { outline } = blades[i % blades.length]!;
-    return outline[Math.floor(((i + random()) / count) * outline.length) % outline.length]!;
-  });
-}

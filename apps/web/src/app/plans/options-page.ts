@@ -43,7 +43,6 @@ export class OptionsPage {
   protected readonly rungs = computed(() => ladderOf(this.options.answer()?.options ?? []));
   protected readonly first = computed(() => firstChoice(this.options.answer()?.options ?? [])?.id);
   protected readonly conditions = computed(() => this.options.situation()?.conditions ?? []);
-  protected readonly alerts = computed(() => (this.options.answer()?.alerts ?? []).filter(({ code }) => code !== 'notifiable'));
   protected readonly notifiable = computed(() => this.options.answer()?.alerts.find(({ code }) => code === 'notifiable'));
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
   protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));

@@ -3,9 +3,8 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { dayWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
-import { dayScale, monthStarts } from './day-scale';
+import { dayScale, monthStarts, monthWord } from './day-scale';
 import { PlantingStrip } from './planting-strip';
 import type { Strip } from './strips';
 import { seasonSpan, stripsWithin } from './strips';
@@ -65,7 +64,7 @@ const widthAtFirst = 600;
           <div class="months">
             <span></span>
             <div (fnMeasuredWidth)="width.set($event)">
-              @for (month of months(); track month.word) {
+              @for (month of months(); track month.day) {
                 <span [style.left.px]="month.x">{{ month.word }}</span>
               }
             </div>
@@ -121,6 +120,6 @@ export class ChartPage {
   });
   protected readonly months = computed(() => {
     const x = dayScale(this.span(), this.width());
-    return monthStarts(this.span()).map((day) => ({ word: dayWord(day).slice(2), x: x(day) }));
+    return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
   });
 }

@@ -16,3 +16,11 @@ export function monthStarts({ from, to }: Span): string[] {
     .map((date) => date.toISOString().slice(0, 10))
     .filter((day) => day.endsWith('-01'));
 }
+
+const letterOnly = new Intl.DateTimeFormat('en-GB', { month: 'narrow', timeZone: 'UTC' });
+const shortName = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+const roomForNames = 420;
+
+/** "Jul"; its first letter alone on a chart too narrow for names. */
+export const monthWord = (day: string, chartWidth: number): string =>
+  (chartWidth < roomForNames ? letterOnly : shortName).format(dateOf(day));

@@ -10,7 +10,7 @@ import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { outcomeWords, settingWords } from '../shared/words';
-import { dayScale, monthStarts } from './day-scale';
+import { dayScale, monthStarts, monthWord } from './day-scale';
 import { PlantingStrip } from './planting-strip';
 import { seasonSpan, stripsWithin } from './strips';
 import { keepOutUntil, safeToPickFrom } from './waits-now';
@@ -95,7 +95,7 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
             <h2 id="season">This season</h2>
             <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" [height]="90" />
             <p class="months fn-small" aria-hidden="true">
-              @for (month of months(); track month.word) {
+              @for (month of months(); track month.day) {
                 <span [style.left.px]="month.x">{{ month.word }}</span>
               }
             </p>
@@ -185,7 +185,7 @@ export class PlantingPage {
   protected readonly strip = computed(() => stripsWithin(this.span(), this.#records(), this.garden.today(), this.#zone)[0]);
   protected readonly months = computed(() => {
     const x = dayScale(this.span(), this.width());
-    return monthStarts(this.span()).map((day) => ({ word: dayWord(day).slice(2), x: x(day) }));
+    return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
   });
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
