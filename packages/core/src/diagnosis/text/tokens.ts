@@ -24,7 +24,7 @@ export const fillers: ReadonlySet<string> = new Set(
       'a an the is are was were be been being am of on in at to from by for with and or it its they them their there this that these those i my we our you your he she ' +
       'have has had do does did can could may might will would seem seems seemed look looks looking like some all any lot lots very really quite just so too also as if then ' +
       'when where which who what how about into onto over out up down off again now got get gets getting going go gone find found see saw seen notice noticed think maybe ' +
-      'plant plants thing things bit bits kind sort please help along below above under beside near after before during since s t ve m re d'
+      'plant plants thing things bit bits kind sort please help along beside near after before during since s t ve m re d'
     ).split(' '),
   ),
 );
