@@ -1,3 +1,4 @@
+import type { Subject, Written } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
@@ -8,9 +9,13 @@ import { pino } from 'pino';
 import { createApp } from './app';
 import { openDb, openPool } from './db/client';
 import { migrateDatabase } from './db/migrate';
+import { ApiClient } from './demo/apiClient';
+import { fresh, settings } from './testRecords';
+
+export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
 /** A server over a database of its own, on a free port. */
-export async function startTestServer() {
+export async function startTestServer({ signInTries = 100 } = {}) {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('Set TEST_DATABASE_URL; npm test does.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -30,11 +35,12 @@ export async function startTestServer() {
     secret: 'x'.repeat(40),
     secureCookies: false,
     openCalc: true,
-    signInTries: 5,
+    signInTries,
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
+    pool,
     address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     stop: async () => {
       server.closeAllConnections();
@@ -43,3 +49,41 @@ export async function startTestServer() {
     },
   };
 }
+
+/** Somebody with an account, signed in. */
+export async function somebody(server: TestServer, name: string): Promise<ApiClient> {
+  const client = new ApiClient(server.address);
+  await client.signUp({ name, email: `${name}@test.example`, password: 'long enough words' });
+  return client;
+}
+
+/** A garden with its four kinds of people, and somebody who has nothing to do with it. */
+export async function startGarden(server: TestServer) {
+  const garden = randomUUID();
+  const owner = await somebody(server, 'owner');
+  const member = await somebody(server, 'member');
+  const viewer = await somebody(server, 'viewer');
+  const stranger = await somebody(server, 'stranger');
+  const nobody = new ApiClient(server.address);
+  await nobody.send('get', '/api/v1/session');
+  await owner.send('post', '/api/v1/gardens', { id: garden, settings });
+  for (const role of ['member', 'viewer'])
+    await owner.send('post', `/api/v1/gardens/${garden}/members`, { email: `${role}@test.example`, role });
+  const path = (subject: Subject, id: string) => `/api/v1/gardens/${garden}/${subject}/${id}`;
+  /** Write a new record as the owner. @returns its id */
+  const add = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
+    const id = randomUUID();
+    await owner.send('put', path(subject, id), fresh(value));
+    return id;
+  };
+  return { garden, owner, member, viewer, stranger, nobody, path, add };
+}
+
+export type TestGarden = Awaited<ReturnType<typeof startGarden>>;
+
+/** What the server said when it refused; a test that is not refused must see so. */
+export const refused = async (work: Promise<unknown>): Promise<string> =>
+  work.then(
+    () => 'not refused',
+    (error: Error) => error.message,
+  );

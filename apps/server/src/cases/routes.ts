@@ -3,6 +3,7 @@ import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { writeRecord } from '../gardens/changeQueries.js';
+import { writeOf } from '../gardens/writeOf.js';
 import { requireEntry } from '../library/requireEntry.js';
 
 /** Cases: what was found and what it was taken for. */
@@ -12,11 +13,6 @@ export function caseRoutes(router: Router, deps: Deps): void {
     body.value.diagnoses.forEach(({ conditions }, i) =>
       conditions.forEach((condition, j) => requireEntry(deps.library.conditions, condition, ['value', 'diagnoses', i, 'conditions', j])),
     );
-    return writeRecord(deps.db, 'cases', params.record, body.version, body.value, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    });
+    return writeRecord(deps.db, 'cases', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 }

@@ -1,3 +1,5 @@
+type Method = 'get' | 'post' | 'put';
+
 /** A small client of our own API: keeps the session's cookies and sends its token back, as a browser would. */
 export class ApiClient {
   readonly #cookies = new Map<string, string>();
@@ -12,7 +14,21 @@ export class ApiClient {
   }
 
   /** @throws Error with the server's answer when it refuses */
-  async send<T>(method: 'get' | 'post' | 'put', path: string, body?: unknown): Promise<T> {
+  async send<T>(method: Method, path: string, body?: unknown): Promise<T> {
+    const answer = await this.#ask(method, path, body);
+    const text = await answer.text();
+    if (!answer.ok) throw new Error(`${method} ${path} was refused with ${answer.status}: ${text}`);
+    return JSON.parse(text) as T;
+  }
+
+  /** The status alone. */
+  async status(method: Method, path: string, body?: unknown): Promise<number> {
+    const answer = await this.#ask(method, path, body);
+    await answer.arrayBuffer();
+    return answer.status;
+  }
+
+  async #ask(method: Method, path: string, body?: unknown): Promise<Response> {
     const answer = await fetch(this.address + path, {
       method: method.toUpperCase(),
       headers: {
@@ -26,8 +42,6 @@ export class ApiClient {
       const [, name, value] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
       if (name && value !== undefined) this.#cookies.set(name, value);
     }
-    const text = await answer.text();
-    if (!answer.ok) throw new Error(`${method} ${path} was refused with ${answer.status}: ${text}`);
-    return JSON.parse(text) as T;
+    return answer;
   }
 }

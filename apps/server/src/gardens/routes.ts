@@ -8,6 +8,7 @@ import { personByEmail } from '../people/queries.js';
 import { latestChanges, recordsOf, undoChange, writeRecord } from './changeQueries.js';
 import { addGarden, addMember, gardenById, membersOf, updateGarden } from './gardenQueries.js';
 import { requireEntry } from '../library/requireEntry.js';
+import { writeOf } from './writeOf.js';
 
 /** Gardens, their people, places and plantings, and undo. */
 export function gardenRoutes(router: Router, deps: Deps): void {
@@ -51,33 +52,18 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.writePlace, ({ params, body, access }) =>
-    writeRecord(db, 'places', params.record, body.version, body.value, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    }),
+    writeRecord(db, 'places', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
   );
 
   serve(router, deps, endpoints.writePlanting, ({ params, body, access }) => {
     requireEntry(deps.library.hosts, body.value.host, ['value', 'host']);
-    return writeRecord(db, 'plantings', params.record, body.version, body.value, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    });
+    return writeRecord(db, 'plantings', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 
   serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
 
   serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
-    const undone = await undoChange(db, body.undoes, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    });
+    const undone = await undoChange(db, body.undoes, writeOf(deps, { params, body, access }));
     return undone as never;
   });
 }

@@ -6,11 +6,14 @@ import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { recordsOf, writeRecord } from '../gardens/changeQueries.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
+import { writeOf } from '../gardens/writeOf.js';
 import { requireEntry } from '../library/requireEntry.js';
 
 /** The log: applications, with the times that must be waited for. */
 export function logRoutes(router: Router, deps: Deps): void {
-  serve(router, deps, endpoints.writeApplication, async ({ params: { garden, record }, body: { change, version, value }, access }) => {
+  serve(router, deps, endpoints.writeApplication, async ({ params, body, access }) => {
+    const { garden, record } = params;
+    const { version, value } = body;
     const card = requireEntry(deps.library.interventions, value.option, ['value', 'option']);
     const clock = await gardenClock(deps.db, garden, deps.now);
     if (new Date(value.appliedAt) > clock.now)
@@ -19,11 +22,6 @@ export function logRoutes(router: Router, deps: Deps): void {
     const waits = waitsAfter(new Date(value.appliedAt).toISOString(), clock.timeZone, card, planting?.eaten ?? false);
     const isoInstant = (instant: string) => new Date(instant).toISOString();
     const stored = { ...value, ...waits, appliedAt: isoInstant(value.appliedAt), reEntryAt: isoInstant(waits.reEntryAt) };
-    return writeRecord(deps.db, 'applications', record, version, stored, {
-      gardenId: garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change,
-    });
+    return writeRecord(deps.db, 'applications', record, version, stored, writeOf(deps, { params, body, access }));
   });
 }

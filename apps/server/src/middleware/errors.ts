@@ -26,6 +26,9 @@ export function errors(log: Logger): Middleware {
 function asApiError(error: unknown): ApiError | undefined {
   if (error instanceof ApiError) return error;
   if (isHttpError(error) && error.expose) return new ApiError(error.status, bodyCodes[error.status] ?? 'refused', error.message);
+  // The JSON parser throws a bare SyntaxError that carries a status.
+  if (error instanceof SyntaxError && 'status' in error && error.status === 400)
+    return new ApiError(400, 'malformed', 'The body is not a JSON object.');
   const code = causeCode(error);
   if (code && (code.startsWith('08') || code.startsWith('57P') || ['ECONNREFUSED', 'ECONNRESET'].includes(code)))
     return new ApiError(503, 'database-down', 'The database is not answering. Nothing was lost; try again in a moment.');

@@ -3,17 +3,13 @@ import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { writeRecord } from '../gardens/changeQueries.js';
+import { writeOf } from '../gardens/writeOf.js';
 import { requireEntry } from '../library/requireEntry.js';
 
 /** Decisions: the option chosen for a case, or watching it. */
 export function planRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeDecision, ({ params, body, access }) => {
     requireEntry(deps.library.interventions, body.value.option, ['value', 'option']);
-    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    });
+    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 }

@@ -3,15 +3,11 @@ import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { writeRecord } from '../gardens/changeQueries.js';
+import { writeOf } from '../gardens/writeOf.js';
 
 /** Recovery looks. */
 export function recoveryRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeLook, ({ params, body, access }) =>
-    writeRecord(deps.db, 'looks', params.record, body.version, body.value, {
-      gardenId: params.garden,
-      personId: access.person!.id,
-      at: deps.now(),
-      change: body.change,
-    }),
+    writeRecord(deps.db, 'looks', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
   );
 }

@@ -1,0 +1,93 @@
+import fc from 'fast-check';
+import { endpoints } from '@field-nurse/contract';
+import type { ApiClient } from '../demo/apiClient';
+import { refused, somebody, startTestServer } from '../testServer';
+import type { TestServer } from '../testServer';
+
+let server: TestServer;
+let client: ApiClient;
+beforeAll(async () => {
+  server = await startTestServer();
+  client = await somebody(server, 'adviser');
+}, 60_000);
+afterAll(() => server.stop());
+
+const calc = <T = Record<string, unknown>>(name: string, body: unknown) => client.send<T>('post', `/api/v1/calc/${name}`, body);
+const rate = { amount: 20, unit: 'ml', per: { amount: 1, unit: 'l' } };
+
+test('a differential from lay words and any name of the plant', async () => {
+  const { ranked } = await calc<{ ranked: { condition: string }[] }>('differential', { host: 'toms', text: 'black bottom on the fruit' });
+  expect(ranked[0]).toMatchObject({ condition: 'blossom-end-rot' });
+});
+
+test('options: every one that acts on the causes is there, the ruled-out ones with their reasons', async () => {
+  const { options } = await calc<{ options: { verdict: string; reasons: { weight: string }[] }[] }>('options', {
+    host: 'leek',
+    conditions: ['Leek and garlic rust'],
+    setting: 'outdoor',
+    stance: 'organic',
+  });
+  expect(options).toHaveLength(7);
+  for (const { verdict, reasons } of options) expect(reasons.some(({ weight }) => weight === 'ruled-out')).toBe(verdict === 'ruled-out');
+});
+
+test('a mix, and its refusals in codes', async () => {
+  expect(await calc('mix', { rate, make: { amount: 5, unit: 'l' } })).toMatchObject({ product: { amount: 100, unit: 'ml' } });
+  const above = calc('mix', { rate: { ...rate, amount: 30 }, make: { amount: 1, unit: 'l' }, labelMax: { amount: 20, unit: 'ml' } });
+  expect(await refused(above)).toMatch(/422.*label-max/);
+  expect(await refused(calc('mix', { rate }))).toMatch(/400.*nothing-to-treat/);
+});
+
+test('progress of a series', async () => {
+  const points = [
+    { date: '2026-07-01', severity: 10 },
+    { date: '2026-07-03', severity: 20 },
+  ];
+  expect(await calc('progress', { points })).toMatchObject({ audpc: 30, audps: 60, fit: null });
+  expect(await refused(calc('progress', { points: [...points].reverse() }))).toContain('dates must ascend');
+});
+
+test('an unknown name says which field holds it', async () => {
+  expect(await refused(calc('differential', { host: 'triffid' }))).toMatch(/unknown-name.*host|host.*unknown-name/);
+  expect(await refused(calc('options', { host: 'leek', conditions: ['gloom'], setting: 'outdoor', stance: 'organic' }))).toContain(
+    '"conditions",0',
+  );
+});
+
+test('answers hold to the contract', async () => {
+  const differential = await calc('differential', { host: 'cucumber', text: 'webs and pale dots', month: 7, setting: 'greenhouse' });
+  expect(endpoints.differential.answer.safeParse(differential).error).toBeUndefined();
+  const options = await calc('options', { host: 'cucumber', conditions: ['spider-mite'], setting: 'greenhouse', stance: 'protect' });
+  expect(endpoints.options.answer.safeParse(options).error).toBeUndefined();
+  const mix = await calc('mix', { rate, make: { amount: 7, unit: 'l' }, sprayer: { amount: 5, unit: 'l' }, spoons: 'us' });
+  expect(endpoints.mix.answer.safeParse(mix).error).toBeUndefined();
+});
+
+test('whatever is sent, the answer is never 500', async () => {
+  const anything = fc.oneof(
+    fc.jsonValue(),
+    fc.record({ host: fc.string(), text: fc.string({ unit: 'grapheme' }), month: fc.integer(), findings: fc.jsonValue() }),
+    fc.record({ rate: fc.record({ amount: fc.double(), unit: fc.constantFrom('ml', 'percent', 'm2', 'x') }), make: fc.jsonValue() }),
+    fc.record({ points: fc.array(fc.record({ date: fc.constantFrom('2026-07-01', '2026-02-30', ''), severity: fc.double() })) }),
+  );
+  const names = fc.constantFrom('differential', 'options', 'mix', 'progress');
+  await fc.assert(
+    fc.asyncProperty(names, anything, async (name, body) => {
+      expect(await client.status('post', `/api/v1/calc/${name}`, body)).toBeLessThan(500);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('the library is read by name and by id', async () => {
+  expect(await client.send('get', '/api/v1/library/hosts?q=spuds')).toMatchObject([{ id: 'potato' }]);
+  expect(await client.send('get', '/api/v1/library/conditions/leek-rust')).toMatchObject({ name: 'Leek and garlic rust' });
+  expect(await refused(client.send('get', '/api/v1/library/conditions/gloom'))).toContain('404');
+});
+
+test('the API describes itself, and an unknown address is a coded 404', async () => {
+  const { openapi, paths } = await client.send<{ openapi: string; paths: Record<string, unknown> }>('get', '/api/openapi.json');
+  expect(openapi).toBe('3.1.0');
+  expect(Object.keys(paths).sort()).toEqual([...new Set(Object.values(endpoints).map(({ path }) => path))].sort());
+  expect(await refused(client.send('get', '/api/v1/nothing'))).toContain('not-found');
+});

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import type { Circumstances, ConditionFacts, Finding, Frequency } from './knowledge';
+import { posterior } from './posterior';
+import { priorLogOdds } from './prior';
+import { testKnowledge } from './testKnowledge';
+
+// A slow reference, written from the formulas alone: plain products of probabilities, no logarithms, no gates made beforehand.
+const q: Readonly<Record<Frequency, number>> = { always: 0.93, often: 0.69, sometimes: 0.35, seldom: 0.1, never: 0 };
+const leaks = { everywhere: 0.08, 'now-and-then': 0.02, telling: 0.004 } as const;
+
+function chanceSeen(sign: (typeof testKnowledge.signs)[number], causes: readonly ConditionFacts[]): number {
+  const never = causes.filter((cause) => cause.signs[sign.id] === 'never').length;
+  const leak = leaks[sign.common] * 0.2 ** never;
+  return 1 - causes.reduce((unseen, cause) => unseen * (1 - q[cause.signs[sign.id] ?? 'never']), 1 - leak);
+}
+
+function slowMarginals(circumstances: Circumstances, findings: readonly Finding[]): Map<string, number> {
+  const shown = (one: ConditionFacts) =>
+    findings.some(({ sign, state }) => state === 'seen' && ['always', 'often'].includes(one.signs[sign] ?? ''));
+  const candidates = testKnowledge.conditions.filter(
+    ({ hosts, ...one }) => hosts.often.includes(circumstances.host.id) || shown({ hosts, ...one }),
+  );
+  const sets = candidates.flatMap((one, i) => [[one], ...candidates.slice(i + 1).map((other) => [one, other])]);
+  const weights = sets.map((causes) => {
+    const prior = causes.reduce((product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds), 1);
+    return findings.reduce((product, { sign, state }) => {
+      const seen = chanceSeen(
+        testKnowledge.signs.find(({ id }) => id === sign)!,
+        causes,
+      );
+      return product * (state === 'seen' ? seen : 1 - seen);
+    }, prior);
+  });
+  const other = findings.reduce((product, { sign, state }) => {
+    const seen = Math.max(0.08, leaks[testKnowledge.signs.find(({ id }) => id === sign)!.common]);
+    return product * (state === 'seen' ? seen : 1 - seen);
+  }, 0.01);
+  const total = weights.reduce((sum, weight) => sum + weight, other);
+  const marginals = new Map<string, number>([['none of these', other / total]]);
+  sets.forEach((causes, i) => causes.forEach(({ id }) => marginals.set(id, (marginals.get(id) ?? 0) + weights[i]! / total)));
+  return marginals;
+}
+
+const anyFindings = fc.uniqueArray(
+  fc.record({
+    sign: fc.constantFrom(...testKnowledge.signs.map(({ id }) => id)),
+    state: fc.constantFrom('seen' as const, 'absent' as const),
+  }),
+  { selector: (one) => one.sign },
+);
+
+test('the posterior is that of the slow reference, for any findings in any month', () => {
+  fc.assert(
+    fc.property(anyFindings, fc.integer({ min: 1, max: 12 }), (findings, month) => {
+      const circumstances: Circumstances = { host: testKnowledge.hosts[0]!, month, setting: 'outdoor' };
+      const { marginals, otherProbability } = posterior(testKnowledge, circumstances, findings);
+      const slow = slowMarginals(circumstances, findings);
+      expect(otherProbability).toBeCloseTo(slow.get('none of these')!, 9);
+      slow.delete('none of these');
+      expect([...marginals.keys()].sort()).toEqual([...slow.keys()].sort());
+      for (const [id, probability] of slow) expect(marginals.get(id)).toBeCloseTo(probability, 9);
+    }),
+  );
+});
+
+test('forty findings do not pass below the smallest number', () => {
+  const signs = Array.from({ length: 40 }, (_, i) => ({ id: `s${i}`, name: '', part: 'leaf', words: [], common: 'telling' as const }));
+  const one = { ...testKnowledge.conditions[0]!, signs: Object.fromEntries(signs.map(({ id }) => [id, 'seldom' as const])) };
+  const findings = signs.map(({ id }) => ({ sign: id, state: 'seen' as const }));
+  const { sets } = posterior({ ...testKnowledge, signs, conditions: [one] }, { host: testKnowledge.hosts[0]! }, findings);
+  expect(sets.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 9);
+  expect(sets[0]!.probability).toBeGreaterThan(0.5);
+});
