@@ -12,11 +12,15 @@ const node = (displayName, folder) => ({
   transformIgnorePatterns: ['/node_modules/(?!@field-nurse/)'],
 });
 
+// What the pages compute and keep, without their templates: those are driven in the real browser.
+const web = { ...node('web', 'apps/web'), testMatch: ['<rootDir>/src/app/**/*.test.ts'], setupFiles: ['<rootDir>/jest.setup.mjs'] };
+
 export default {
   projects: [
     node('core', 'packages/core'),
     node('library', 'packages/library'),
+    node('contract', 'packages/contract'),
     node('server', 'apps/server'),
-    { ...node('drawing', 'apps/web'), testMatch: ['<rootDir>/src/app/drawing/*.test.ts'] },
+    web,
   ],
 };

@@ -1,8 +1,10 @@
+import { endpoints } from '@field-nurse/contract';
 import { join } from 'node:path';
 import { answerDifferential, answerOptions, UnknownName } from './answers/index';
 import { crossCheck } from './crossCheck';
 import { readLibrary } from './files';
 import { findByName, searchByName } from './find';
+import { hiding, onset, pattern, setting, stance } from './vocabulary';
 
 const library = readLibrary(join(import.meta.dirname, '../data'));
 
@@ -23,6 +25,15 @@ test('the cross-check finds a broken reference and a one-sided look-alike', () =
   const [first, ...rest] = library.conditions;
   const broken = { ...library, conditions: [{ ...first!, checks: ['no-such-check'], lookalikes: [] }, ...rest] };
   expect(crossCheck(broken)).toContain(`${first!.id} names the unknown check no-such-check`);
+});
+
+test('the wire uses the same words as the entries', () => {
+  const { shape } = endpoints.differential.body;
+  expect(shape.setting.unwrap().options).toEqual(setting.options);
+  expect(shape.onset.unwrap().options).toEqual(onset.options);
+  expect(shape.pattern.unwrap().options).toEqual(pattern.options);
+  expect(endpoints.options.body.shape.stance.options).toEqual(stance.options);
+  expect(endpoints.options.body.shape.hidden.unwrap().options).toEqual(hiding.options);
 });
 
 test('names are found in any case', () => {

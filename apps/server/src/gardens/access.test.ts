@@ -1,7 +1,7 @@
 import type { Endpoint } from '@field-nurse/contract';
 import { endpoints } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { startGarden, startTestServer } from '../testServer';
+import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
 type Who = 'nobody' | 'stranger' | 'viewer' | 'member' | 'owner';
@@ -46,7 +46,7 @@ test('every endpoint of a garden names it in its path, and asks for a role in it
 test('a garden that does not exist looks the same as one that is not yours', async () => {
   const other = `/api/v1/gardens/${randomUUID()}`;
   const messages = await Promise.all(
-    [other, `/api/v1/gardens/${garden.garden}`].map((path) => garden.stranger.send('get', path).catch((error: Error) => error.message)),
+    [other, `/api/v1/gardens/${garden.garden}`].map((path) => refused(garden.stranger.send('get', path))),
   );
-  expect(messages[0]!.replace(other, '')).toBe(String(messages[1]).replace(`/api/v1/gardens/${garden.garden}`, ''));
+  expect(messages[0]!.replace(other, '')).toBe(messages[1]!.replace(`/api/v1/gardens/${garden.garden}`, ''));
 });

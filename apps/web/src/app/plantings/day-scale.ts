@@ -1,4 +1,4 @@
-import { scaleUtc } from 'd3';
+import { scaleUtc, utcMonths } from 'd3';
 import type { Span } from './strips';
 
 const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
@@ -10,12 +10,8 @@ export function dayScale({ from, to }: Span, width: number): (day: string) => nu
 }
 
 /** First days of the months within a span. */
-export function monthStarts({ from, to }: Span): string[] {
-  return scaleUtc([dateOf(from), dateOf(to)], [0, 1])
-    .ticks(12)
-    .map((date) => date.toISOString().slice(0, 10))
-    .filter((day) => day.endsWith('-01'));
-}
+export const monthStarts = ({ from, to }: Span): string[] =>
+  utcMonths(dateOf(from), new Date(dateOf(to).getTime() + 1)).map((date) => date.toISOString().slice(0, 10));
 
 const letterOnly = new Intl.DateTimeFormat('en-GB', { month: 'narrow', timeZone: 'UTC' });
 const shortName = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });

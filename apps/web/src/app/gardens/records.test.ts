@@ -1,0 +1,97 @@
+import { Injector, runInInjectionContext, signal } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Store } from '@ngrx/store';
+import { of, Subject, throwError } from 'rxjs';
+import { Api } from '../api/api';
+import { ApiError } from '../api/api-error';
+import { place, summary } from '../testing/test-garden';
+import { GardenActions } from './garden-state';
+import { Records } from './records';
+
+const { id, version: _, ...value } = place;
+
+/** Records over an api that answers as it is told, with what was sent, dispatched and said. */
+function start() {
+  const answers: (() => unknown)[] = [];
+  const sent: { change: string; version: number }[] = [];
+  const undone: { undoes: string }[] = [];
+  const dispatched: unknown[] = [];
+  const said: string[] = [];
+  const undoPressed = new Subject<void>();
+  const injector = Injector.create({
+    providers: [
+      {
+        provide: Api,
+        useValue: {
+          write: (_garden: string, _subject: string, _id: string, body: { change: string; version: number }) => {
+            sent.push(body);
+            return answers.shift()!();
+          },
+          undo: (_garden: string, _change: string, undoes: string) => {
+            undone.push({ undoes });
+            return of({ subject: 'places', recordId: id, record: null });
+          },
+        },
+      },
+      { provide: Store, useValue: { selectSignal: () => signal(summary), dispatch: (action: unknown) => dispatched.push(action) } },
+      {
+        provide: MatSnackBar,
+        useValue: {
+          open: (line: string) => {
+            said.push(line);
+            return { onAction: () => undoPressed };
+          },
+        },
+      },
+    ],
+  });
+  const records = runInInjectionContext(injector, () => new Records());
+  return { records, answers, sent, undone, dispatched, said, undoPressed };
+}
+
+const stored = () => of(place);
+const offline = () => throwError(() => new ApiError(0, 'offline', 'no answer'));
+
+test('what the server stored goes into the garden, with a line and a way back', async () => {
+  const { records, answers, dispatched, said, undone, undoPressed, sent } = start();
+  answers.push(stored);
+  await records.save('places', id, 0, value, 'Place added.');
+  expect(dispatched).toEqual([GardenActions.recordStored({ subject: 'places', record: place })]);
+  expect(said).toEqual(['Place added.']);
+  undoPressed.next();
+  await new Promise((done) => setTimeout(done));
+  expect(undone).toEqual([{ undoes: sent[0]!.change }]);
+  expect(dispatched.at(-1)).toEqual(GardenActions.recordRemoved({ subject: 'places', id }));
+});
+
+test('a change whose answer never came is sent again under the same id', async () => {
+  const { records, answers, sent } = start();
+  answers.push(offline, stored);
+  await expect(records.save('places', id, 0, value)).rejects.toMatchObject({ code: 'offline' });
+  await records.save('places', id, 0, value);
+  expect(sent[1]!.change).toBe(sent[0]!.change);
+});
+
+test('another change has an id of its own', async () => {
+  const { records, answers, sent } = start();
+  answers.push(offline, stored);
+  await expect(records.save('places', id, 0, value)).rejects.toBeInstanceOf(ApiError);
+  await records.save('places', id, 0, { ...value, name: 'Long bed' });
+  expect(sent[1]!.change).not.toBe(sent[0]!.change);
+});
+
+test('a refusal that came ends the change: the next try is a new one', async () => {
+  const { records, answers, sent } = start();
+  answers.push(() => throwError(() => new ApiError(400, 'invalid', 'no')), stored);
+  await expect(records.save('places', id, 0, value)).rejects.toMatchObject({ status: 400 });
+  await records.save('places', id, 0, value);
+  expect(sent[1]!.change).not.toBe(sent[0]!.change);
+});
+
+test('when somebody else was faster, theirs goes into the garden and the gardener is told', async () => {
+  const { records, answers, dispatched } = start();
+  const theirs = { ...place, version: 2, name: 'Theirs' };
+  answers.push(() => throwError(() => new ApiError(409, 'changed-elsewhere', 'faster', new Map(), theirs)));
+  await expect(records.save('places', id, 1, value)).rejects.toMatchObject({ code: 'changed-elsewhere' });
+  expect(dispatched).toEqual([GardenActions.recordStored({ subject: 'places', record: theirs })]);
+});

@@ -1,0 +1,111 @@
+import type { Application, Case, Decision, GardenContents, GardenSummary, Look, Place, Planting } from '@field-nurse/contract';
+
+// A garden of one sick planting, for tests to change. The day is 18 July 2026.
+
+export const today = '2026-07-18';
+export const now = '2026-07-18T09:30:00.000Z';
+
+export const summary: GardenSummary = {
+  id: 'g',
+  role: 'owner',
+  name: 'Test bed',
+  latitude: null,
+  longitude: null,
+  timeZone: 'Europe/London',
+  units: 'metric',
+  stance: 'organic',
+  region: 'neutral',
+  fixedNow: now,
+};
+
+export const place: Place = { id: 'bed', version: 1, name: 'Bed', kind: 'bed', setting: 'outdoor', areaM2: null, note: '', endedOn: null };
+
+export const planting: Planting = {
+  id: 'leeks',
+  version: 1,
+  placeId: 'bed',
+  host: 'leek',
+  cultivar: 'Spar',
+  plants: 20,
+  plantedOn: '2026-05-01',
+  setting: 'outdoor',
+  inFlower: false,
+  eaten: true,
+  nextHarvestOn: '2026-07-22',
+  note: '',
+  endedOn: null,
+};
+
+export const sickness: Case = {
+  id: 'rust',
+  version: 1,
+  plantingId: 'leeks',
+  openedOn: '2026-07-01',
+  words: '',
+  findings: [],
+  onset: null,
+  pattern: null,
+  stage: null,
+  hidden: null,
+  helpersSeen: false,
+  diagnoses: [{ on: '2026-07-01', conditions: ['leek-rust'], why: '' }],
+  closedOn: null,
+  outcome: null,
+  note: '',
+};
+
+export const decision: Decision = {
+  id: 'd',
+  version: 1,
+  caseId: 'rust',
+  option: 'sulphur',
+  verdict: 'fits',
+  decidedOn: '2026-07-01',
+  lookAgainOn: '2026-07-11',
+  note: '',
+};
+
+export const application: Application = {
+  id: 'a',
+  version: 1,
+  caseId: 'rust',
+  plantingId: 'leeks',
+  option: 'sulphur',
+  appliedAt: '2026-07-02T18:00:00.000Z',
+  plants: 20,
+  productAmount: 6,
+  productUnit: 'g',
+  waterL: 2,
+  coveredPart: 'leaves',
+  appliedBy: 'Wren',
+  temperatureC: null,
+  windKmh: null,
+  sky: '',
+  why: 'rust',
+  reEntryAt: '2026-07-03T18:00:00.000Z',
+  harvestSafeOn: '2026-07-03',
+  repeatFrom: '2026-07-09',
+};
+
+export const look: Look = {
+  id: 'l',
+  version: 1,
+  caseId: 'rust',
+  plantingId: 'leeks',
+  lookedOn: '2026-07-03',
+  severity: 10,
+  count: null,
+  newGrowth: 'marked',
+  nextLookOn: null,
+  note: '',
+};
+
+export const contents: GardenContents = {
+  garden: summary,
+  places: [place],
+  plantings: [planting],
+  cases: [sickness],
+  decisions: [decision],
+  applications: [application],
+  looks: [look],
+};

@@ -1,0 +1,71 @@
+import { application, contents, decision, look, now, planting, sickness, today } from '../testing/test-garden';
+import type { GardenToday } from './agenda';
+import { agendaFor } from './agenda';
+
+const garden: GardenToday = { ...contents, today, now };
+const agenda = (change: Partial<GardenToday>) => agendaFor({ ...garden, ...change });
+
+test('a quiet garden asks for nothing', () => {
+  const quiet = agenda({ plantings: [], cases: [], decisions: [], applications: [], looks: [] });
+  expect(Object.values(quiet).flat()).toEqual([]);
+});
+
+describe('looks', () => {
+  test('are due by the newest look or decision, whichever came later', () => {
+    expect(agenda({ looks: [] }).looks).toEqual([{ case: 'rust', planting: 'leeks', on: '2026-07-11' }]);
+    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-19' }] }).looks).toMatchObject([{ on: '2026-07-19' }]);
+    expect(agenda({ looks: [look] }).looks).toEqual([]);
+    expect(agenda({ looks: [look], decisions: [{ ...decision, decidedOn: '2026-07-04', lookAgainOn: '2026-07-18' }] }).looks).toMatchObject(
+      [{ on: '2026-07-18' }],
+    );
+  });
+
+  test('further than three days ahead are not shown yet, and closed cases want none', () => {
+    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-21' }] }).looks).toHaveLength(1);
+    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-22' }] }).looks).toHaveLength(0);
+    expect(agenda({ looks: [], cases: [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }] }).looks).toHaveLength(0);
+  });
+});
+
+describe('waits', () => {
+  const shut = { ...application, reEntryAt: '2026-07-18T10:00:00.000Z', harvestSafeOn: '2026-07-20' };
+
+  test('keep out until the last of several applications allows', () => {
+    const later = { ...shut, id: 'b', reEntryAt: '2026-07-19T08:00:00.000Z' };
+    expect(agenda({ applications: [shut, later] }).keepOut).toEqual([{ planting: 'leeks', until: '2026-07-19T08:00:00.000Z' }]);
+    expect(agenda({ applications: [{ ...shut, reEntryAt: now }] }).keepOut).toEqual([]);
+  });
+
+  test('not to be picked before its day, unless it is not eaten', () => {
+    expect(agenda({ applications: [shut] }).notToPick).toEqual([{ planting: 'leeks', from: '2026-07-20', harvest: '2026-07-22' }]);
+    expect(agenda({ applications: [{ ...shut, harvestSafeOn: today }] }).notToPick).toEqual([]);
+    expect(agenda({ applications: [shut], plantings: [{ ...planting, eaten: false }] }).notToPick).toEqual([]);
+  });
+
+  test('a harvest this week is safe when its wait is over by then', () => {
+    expect(agenda({ applications: [shut] }).harvests).toEqual([{ planting: 'leeks', on: '2026-07-22', safe: true }]);
+    expect(agenda({ applications: [{ ...shut, harvestSafeOn: '2026-07-23' }] }).harvests).toMatchObject([{ safe: false }]);
+    expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-26' }] }).harvests).toEqual([]);
+    expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-17' }] }).harvests).toEqual([]);
+  });
+
+  test('an ended planting asks for nothing', () => {
+    const ended = agenda({ plantings: [{ ...planting, endedOn: '2026-07-10' }], applications: [shut] });
+    expect([ended.keepOut, ended.notToPick, ended.harvests]).toEqual([[], [], []]);
+  });
+});
+
+describe('what waits for the gardener', () => {
+  test('a case without a diagnosis, then one without a decision', () => {
+    expect(agenda({ cases: [{ ...sickness, diagnoses: [] }] }).toDecide).toMatchObject([{ step: 'diagnose' }]);
+    expect(agenda({ decisions: [] }).toDecide).toMatchObject([{ step: 'decide' }]);
+    expect(agenda({}).toDecide).toEqual([]);
+  });
+
+  test('a repeat, once its interval is over and it does not get better by itself', () => {
+    expect(agenda({}).toRepeat).toEqual([{ case: 'rust', planting: 'leeks', option: 'sulphur', from: '2026-07-09' }]);
+    expect(agenda({ applications: [{ ...application, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
+    const better = { ...look, id: 'm', lookedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
+    expect(agenda({ looks: [look, better] }).toRepeat).toEqual([]);
+  });
+});
