@@ -45,8 +45,6 @@ test('every endpoint of a garden names it in its path, and asks for a role in it
 
 test('a garden that does not exist looks the same as one that is not yours', async () => {
   const other = `/api/v1/gardens/${randomUUID()}`;
-  const messages = await Promise.all(
-    [other, `/api/v1/gardens/${garden.garden}`].map((path) => refused(garden.stranger.send('get', path))),
-  );
+  const messages = await Promise.all([other, `/api/v1/gardens/${garden.garden}`].map((path) => refused(garden.stranger.send('get', path))));
   expect(messages[0]!.replace(other, '')).toBe(messages[1]!.replace(`/api/v1/gardens/${garden.garden}`, ''));
 });
