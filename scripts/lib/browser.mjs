@@ -7,6 +7,7 @@ export const browserOptions = {
     '--disable-dev-shm-usage',
     '--disable-quic',
     '--no-first-run',
+    '--lang=en-GB',
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',

@@ -29,16 +29,21 @@ export type GardenForm = ReturnType<typeof gardenForm>;
   selector: 'fn-garden-form',
   imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    .roomy {
+      row-gap: 16px;
+    }
+  `,
   template: `
-    <div class="fn-form" [formGroup]="form()">
-      <mat-form-field class="fn-wide">
+    <div class="fn-form roomy" [formGroup]="form()">
+      <mat-form-field class="fn-wide" subscriptSizing="dynamic">
         <mat-label>Name of the garden</mat-label>
         <input matInput formControlName="name" autocomplete="off" />
         @if (form().get('name')?.invalid) {
           <mat-error>{{ form().get('name')?.errors?.['server'] ?? 'Give it a name of up to 120 letters.' }}</mat-error>
         }
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Stance</mat-label>
         <mat-select formControlName="stance">
           @for (one of stances; track one.id) {
@@ -47,7 +52,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         </mat-select>
         <mat-hint>{{ stanceHint() }}</mat-hint>
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Region</mat-label>
         <mat-select formControlName="region">
           @for (region of library.index()?.regions ?? []; track region.id) {
@@ -56,14 +61,14 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         </mat-select>
         <mat-hint>Its rules say what may be used and what must be reported.</mat-hint>
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Units</mat-label>
         <mat-select formControlName="units">
           <mat-option value="metric">Litres, grams, metres</mat-option>
           <mat-option value="us">US gallons, ounces, feet</mat-option>
         </mat-select>
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Time zone</mat-label>
         <mat-select formControlName="timeZone">
           @for (zone of zones; track zone) {
@@ -74,7 +79,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
           <mat-error>{{ form().get('timeZone')?.errors?.['server'] ?? 'Choose one.' }}</mat-error>
         }
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Latitude (if you like)</mat-label>
         <input matInput type="number" step="any" formControlName="latitude" />
         <mat-hint>Tells summer from winter. South is below zero.</mat-hint>
@@ -82,7 +87,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
           <mat-error>From −90 to 90 degrees, or empty.</mat-error>
         }
       </mat-form-field>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Longitude (if you like)</mat-label>
         <input matInput type="number" step="any" formControlName="longitude" />
         @if (form().get('longitude')?.invalid) {

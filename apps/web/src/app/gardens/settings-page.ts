@@ -46,6 +46,9 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
       display: grid;
       gap: 14px;
     }
+    mat-button-toggle-group {
+      justify-self: start;
+    }
   `,
   template: `
     <div class="fn-page">
@@ -65,7 +68,12 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
       </form>
       <section class="fn-panel">
         <h2>Look of this device</h2>
-        <mat-button-toggle-group aria-label="Look of this device" [value]="theme.name()" (change)="theme.name.set($event.value)">
+        <mat-button-toggle-group
+          aria-label="Look of this device"
+          hideSingleSelectionIndicator
+          [value]="theme.name()"
+          (change)="theme.name.set($event.value)"
+        >
           <mat-button-toggle value="auto">As the device</mat-button-toggle>
           <mat-button-toggle value="light">Light</mat-button-toggle>
           <mat-button-toggle value="dark">Dark</mat-button-toggle>
