@@ -7,12 +7,13 @@ installPackages();
 
 // These need the packages that were just installed.
 const { buildAll } = await import('./lib/buildAll.mjs');
-const { startCluster } = await import('./lib/postgres.mjs');
+const { freePort, startCluster } = await import('./lib/postgres.mjs');
 const { loadDemo, sessionSecret, startServer } = await import('./lib/server.mjs');
 
 const withDemo = !process.argv.includes('--empty');
 const port = Number(process.env.PORT ?? 4310);
 if (!Number.isInteger(port) || port < 1 || port > 65535) giveUp(`PORT is a number from 1 to 65535, and not ${process.env.PORT}.`);
+await freePort(port).catch(() => giveUp(`Port ${port} is taken. Choose another:  PORT=${port + 1} npm start`));
 
 await buildAll();
 const cluster = process.env.DATABASE_URL

@@ -106,12 +106,12 @@ function stopIfRunning(data) {
   }
 }
 
-/** A port on loopback that nobody listens on. */
-export function freePort() {
+/** The port if nobody listens on it, or without one any that is free; fails with EADDRINUSE. */
+export function freePort(wanted = 0) {
   return new Promise((resolve, reject) => {
     const probe = createServer();
     probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
+    probe.listen(wanted, '127.0.0.1', () => {
       const { port } = probe.address();
       probe.close(() => resolve(port));
     });

@@ -37,26 +37,13 @@ export function nextLooks(
 ): NextLook[] {
   const known = new Set(findings.map(({ sign }) => sign));
   const sets = belief.sets.slice(0, setsWeighed);
-  const decisions = sets.map((set) => decisionKey(set, findings));
-  const doubt = entropyBits(
-    massByDecision(
-      sets.map(({ probability }) => probability),
-      decisions,
-    ),
-  );
+  const doubt = doubtOver(sets, findings);
+  const chancesOf = chanceTable(signs, sets);
   return checks
     .map((check) => {
-      const open = check.reveals.filter((sign) => !known.has(sign)).flatMap((sign) => signs.get(sign) ?? []);
-      const telling = mostTelling(open, sets);
-      return {
-        check,
-        look: {
-          check: check.id,
-          reveals: open.map(({ id }) => id),
-          minutes: check.minutes,
-          bits: expectedDrop(telling, sets, decisions, doubt),
-        },
-      };
+      const reveals = check.reveals.filter((sign) => !known.has(sign) && signs.has(sign));
+      const telling = mostTelling(reveals.map(chancesOf), doubt.masses);
+      return { check, look: { check: check.id, reveals, minutes: check.minutes, bits: expectedDrop(telling, doubt) } };
     })
     .filter(({ look }) => look.reveals.length > 0 && look.bits > 0.005)
     .sort((a, b) => worth(b) - worth(a))
@@ -73,31 +60,68 @@ function decisionKey({ causes }: CauseSet, findings: readonly Finding[]): string
   return [...new Set(relevant.flatMap(({ treat }) => treat.map(({ use }) => use)))].sort().join();
 }
 
-function massByDecision(masses: readonly number[], decisions: readonly string[]): Iterable<number> {
-  const sums = new Map<string, number>();
-  masses.forEach((mass, i) => sums.set(decisions[i]!, (sums.get(decisions[i]!) ?? 0) + mass));
-  return sums.values();
+/** Belief over sets of causes, and which of the possible decisions each set leads to. */
+interface Doubt {
+  readonly masses: readonly number[];
+  /** for each set the number of its decision, from 0 */
+  readonly decisions: readonly number[];
+  readonly decisionCount: number;
 }
 
-/** Signs whose chance differs most between the sets. */
-function mostTelling(signs: readonly SignFacts[], sets: readonly CauseSet[]): SignFacts[] {
-  const spread = (sign: SignFacts) => {
-    const mean = sets.reduce((sum, set) => sum + set.probability * seenGiven(sign, set.causes), 0);
-    return sets.reduce((sum, set) => sum + set.probability * (seenGiven(sign, set.causes) - mean) ** 2, 0);
+function doubtOver(sets: readonly CauseSet[], findings: readonly Finding[]): Doubt {
+  const numbers = new Map<string, number>();
+  const decisions = sets.map((set) => {
+    const key = decisionKey(set, findings);
+    const number = numbers.get(key) ?? numbers.size;
+    numbers.set(key, number);
+    return number;
+  });
+  return { masses: sets.map(({ probability }) => probability), decisions, decisionCount: numbers.size };
+}
+
+/** Chance of each sign under each set; worked out once for each sign, since checks share signs. */
+function chanceTable(signs: ReadonlyMap<string, SignFacts>, sets: readonly CauseSet[]): (sign: string) => readonly number[] {
+  const known = new Map<string, readonly number[]>();
+  return (id) => {
+    const chances = known.get(id) ?? sets.map(({ causes }) => seenGiven(signs.get(id)!, causes));
+    known.set(id, chances);
+    return chances;
   };
-  return [...signs].sort((a, b) => spread(b) - spread(a)).slice(0, signsWeighed);
 }
 
-function expectedDrop(signs: readonly SignFacts[], sets: readonly CauseSet[], decisions: readonly string[], doubt: number): number {
-  const chances = signs.map((sign) => sets.map((set) => seenGiven(sign, set.causes)));
-  const total = sets.reduce((sum, set) => sum + set.probability, 0);
+/** The signs whose chance differs most between the sets, each given as its chances. */
+function mostTelling(signs: readonly (readonly number[])[], masses: readonly number[]): (readonly number[])[] {
+  const spread = (chances: readonly number[]) => {
+    const mean = chances.reduce((sum, chance, s) => sum + masses[s]! * chance, 0);
+    return chances.reduce((sum, chance, s) => sum + masses[s]! * (chance - mean) ** 2, 0);
+  };
+  return signs
+    .map((chances) => ({ chances, spread: spread(chances) }))
+    .sort((a, b) => b.spread - a.spread)
+    .slice(0, signsWeighed)
+    .map(({ chances }) => chances);
+}
+
+function expectedDrop(signs: readonly (readonly number[])[], { masses, decisions, decisionCount }: Doubt): number {
+  const total = masses.reduce((sum, mass) => sum + mass, 0);
+  const byDecision = new Float64Array(decisionCount);
+  const entropyGiven = (outcome: number): { mass: number; bits: number } => {
+    byDecision.fill(0);
+    let all = 0;
+    for (let s = 0; s < masses.length; s++) {
+      let mass = masses[s]!;
+      for (let i = 0; i < signs.length; i++) mass *= outcome & (1 << i) ? signs[i]![s]! : 1 - signs[i]![s]!;
+      byDecision[decisions[s]!]! += mass;
+      all += mass;
+    }
+    return { mass: all, bits: entropyBits(byDecision) };
+  };
+  masses.forEach((mass, s) => (byDecision[decisions[s]!]! += mass));
+  const doubt = entropyBits(byDecision);
   let remaining = 0;
   for (let outcome = 0; outcome < 2 ** signs.length; outcome++) {
-    const masses = sets.map((set, s) =>
-      chances.reduce((mass, chance, i) => mass * (outcome & (1 << i) ? chance[s]! : 1 - chance[s]!), set.probability),
-    );
-    const mass = masses.reduce((sum, one) => sum + one, 0);
-    remaining += (mass / total) * entropyBits(massByDecision(masses, decisions));
+    const { mass, bits } = entropyGiven(outcome);
+    remaining += (mass / total) * bits;
   }
   return Math.max(0, doubt - remaining);
 }
