@@ -22,5 +22,6 @@ export default {
     node('contract', 'packages/contract'),
     node('server', 'apps/server'),
     web,
+    { ...node('scripts', '.'), testMatch: ['<rootDir>/scripts/*.test.ts'], roots: ['<rootDir>/scripts'] },
   ],
 };

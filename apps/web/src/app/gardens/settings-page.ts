@@ -12,6 +12,7 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { SessionActions, sessionFeature } from '../people/session-state';
+import { Submission } from '../shared/submission';
 import { showFieldErrors } from '../shared/field-errors';
 import { Theme } from '../shell/theme';
 import { Garden } from './garden';
@@ -57,10 +58,10 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
         <section>
           <h2>This garden</h2>
           <fn-garden-form [form]="form" />
-          @if (refusal(); as line) {
+          @if (submission.refusal(); as line) {
             <p class="fn-stop" role="alert">{{ line }}</p>
           }
-          <div class="fn-actions"><button matButton="filled" [disabled]="busy() || !isOwner">Save the garden</button></div>
+          <div class="fn-actions"><button matButton="filled" [disabled]="submission.busy() || !isOwner">Save the garden</button></div>
           @if (!isOwner) {
             <p class="fn-small">Only an owner of the garden can change this.</p>
           }
@@ -143,36 +144,27 @@ export class SettingsPage {
   protected readonly gardens = this.#store.selectSignal(sessionFeature.selectGardens);
   protected readonly isOwner = this.#garden.summary().role === 'owner';
   protected readonly form = gardenForm();
+  protected readonly submission = new Submission(this.form);
   protected readonly share = new FormGroup({
     email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
     role: new FormControl<'member' | 'viewer'>('member', { nonNullable: true }),
   });
   protected readonly members = signal<readonly Member[]>([]);
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
 
   constructor() {
     this.form.patchValue(this.#garden.summary());
     this.#api
       .members(this.#garden.summary().id)
-      .subscribe({ next: (list) => this.members.set(list), error: (error: ApiError) => this.refusal.set(error.message) });
+      .subscribe({ next: (list) => this.members.set(list), error: (error: ApiError) => this.submission.refusal.set(error.message) });
   }
 
   protected async save(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    this.busy.set(true);
-    this.refusal.set('');
-    try {
+    await this.submission.send(async () => {
       const garden = await firstValueFrom(this.#api.changeGarden(this.#garden.summary().id, this.form.getRawValue()));
       this.#store.dispatch(GardenActions.settingsChanged({ garden }));
       this.#store.dispatch(SessionActions.gardenAdded({ garden }));
       this.#records.say('Garden saved.');
-    } catch (error) {
-      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   protected async add(): Promise<void> {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { OnInit } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
@@ -7,10 +7,9 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
-import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
-import { showFieldErrors } from '../shared/field-errors';
+import { Submission } from '../shared/submission';
 import { placeKindWords, settingWords } from '../shared/words';
 
 type PlaceValue = Written<'places'>;
@@ -60,11 +59,11 @@ type PlaceValue = Written<'places'>;
             <textarea matInput formControlName="note" rows="2"></textarea>
           </mat-form-field>
         </div>
-        @if (refusal(); as line) {
+        @if (submission.refusal(); as line) {
           <p class="fn-stop" role="alert">{{ line }}</p>
         }
         <div class="fn-actions">
-          <button matButton="filled" [disabled]="busy()">Save the place</button>
+          <button matButton="filled" [disabled]="submission.busy()">Save the place</button>
           <a matButton [routerLink]="groundLink">Leave it</a>
         </div>
       </form>
@@ -81,8 +80,6 @@ export class PlacePage implements OnInit {
   protected readonly kinds = Object.entries(placeKindWords);
   protected readonly settings = Object.entries(settingWords);
   protected readonly groundLink = ['/g', this.#garden.summary().id, 'ground'];
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
     kind: new FormControl<PlaceValue['kind']>('bed', { nonNullable: true }),
@@ -90,6 +87,7 @@ export class PlacePage implements OnInit {
     areaM2: new FormControl<number | null>(null, [Validators.min(0.01), Validators.max(1_000_000)]),
     note: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(4000)] }),
   });
+  protected readonly submission = new Submission(this.form);
 
   ngOnInit(): void {
     const known = this.#garden.place(this.place() ?? '');
@@ -97,12 +95,8 @@ export class PlacePage implements OnInit {
   }
 
   protected async save(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    this.busy.set(true);
-    this.refusal.set('');
     const known = this.#garden.place(this.place() ?? '');
-    try {
+    await this.submission.send(async () => {
       await this.#records.save(
         'places',
         known?.id ?? this.#newId,
@@ -111,10 +105,6 @@ export class PlacePage implements OnInit {
         known ? 'Place changed.' : 'Place added.',
       );
       await this.#router.navigate(this.groundLink);
-    } catch (error) {
-      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

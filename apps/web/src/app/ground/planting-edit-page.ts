@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { OnInit } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { AbstractControl, ValidationErrors } from '@angular/forms';
@@ -11,12 +11,11 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { Planting, Written } from '@field-nurse/contract';
-import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { hostByName, matchingHosts } from '../library/host-names';
 import { Library } from '../library/library';
-import { showFieldErrors } from '../shared/field-errors';
+import { Submission } from '../shared/submission';
 import { settingWords } from '../shared/words';
 
 /** Add, change or end a planting; its plant may be given by any of its names. */
@@ -45,8 +44,6 @@ export class PlantingEditPage implements OnInit {
   readonly planting = input<string>();
   protected readonly settings = Object.entries(settingWords);
   protected readonly groundLink = ['/g', this.garden.summary().id, 'ground'];
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
   protected readonly known = computed(() => this.garden.planting(this.planting() ?? ''));
 
   readonly #isKnownHost = ({ value }: AbstractControl<string>): ValidationErrors | null =>
@@ -67,6 +64,7 @@ export class PlantingEditPage implements OnInit {
     nextHarvestOn: new FormControl<string | null>(null),
     note: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(4000)] }),
   });
+  protected readonly submission = new Submission(this.form);
 
   readonly #typed = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
   protected readonly hosts = computed(() => matchingHosts(this.#library.index()?.hosts ?? [], this.#typed()));
@@ -88,16 +86,16 @@ export class PlantingEditPage implements OnInit {
   }
 
   protected async save(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    await this.#write({ ...this.#value(), endedOn: this.known()?.endedOn ?? null }, this.known() ? 'Planting changed.' : 'Planting added.');
+    await this.submission.send(() =>
+      this.#write({ ...this.#value(), endedOn: this.known()?.endedOn ?? null }, this.known() ? 'Planting changed.' : 'Planting added.'),
+    );
   }
 
   protected async end(): Promise<void> {
     const known = this.known();
-    if (!known || this.busy()) return;
+    if (!known) return;
     const { id: _, version: __, ...value } = known;
-    await this.#write({ ...value, endedOn: this.garden.today() }, 'Planting ended.');
+    await this.submission.run(() => this.#write({ ...value, endedOn: this.garden.today() }, 'Planting ended.'));
   }
 
   #takeSettingOf(placeId: string | undefined): void {
@@ -116,15 +114,7 @@ export class PlantingEditPage implements OnInit {
   }
 
   async #write(value: Written<'plantings'>, said: string): Promise<void> {
-    this.busy.set(true);
-    this.refusal.set('');
-    try {
-      await this.#records.save('plantings', this.known()?.id ?? this.#newId, this.known()?.version ?? 0, value, said);
-      await this.#router.navigate(this.groundLink);
-    } catch (error) {
-      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    await this.#records.save('plantings', this.known()?.id ?? this.#newId, this.known()?.version ?? 0, value, said);
+    await this.#router.navigate(this.groundLink);
   }
 }

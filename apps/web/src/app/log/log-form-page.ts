@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
@@ -9,7 +9,6 @@ import { Router, RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
 import { clockAt, instantOf, waitsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
-import { ApiError } from '../api/api-error';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -17,7 +16,7 @@ import { Library } from '../library/library';
 import { sessionFeature } from '../people/session-state';
 import { TodaysWeather } from '../plans/todays-weather';
 import { dayWord, instantWord } from '../shared/days';
-import { showFieldErrors } from '../shared/field-errors';
+import { Submission } from '../shared/submission';
 import { fromField, measures, toField } from '../shared/units';
 import { rungWords } from '../shared/words';
 import { cardWarnings } from './card-warnings';
@@ -58,8 +57,6 @@ export class LogFormPage {
   protected readonly known = computed(() => this.garden.applications().find(({ id }) => id === this.application()));
   readonly #caseId = computed(() => this.known()?.caseId ?? this.case() ?? null);
   protected readonly ofCase = computed(() => this.garden.case(this.#caseId() ?? ''));
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
 
   protected readonly form = new FormGroup({
     plantingId: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
@@ -79,6 +76,7 @@ export class LogFormPage {
     sky: text(120),
     why: text(4000),
   });
+  protected readonly submission = new Submission(this.form);
   readonly #typed = toSignal(this.form.valueChanges, { initialValue: this.form.getRawValue() });
 
   protected readonly plantings = computed(() =>
@@ -132,11 +130,7 @@ export class LogFormPage {
   }
 
   protected async save(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    this.busy.set(true);
-    this.refusal.set('');
-    try {
+    await this.submission.send(async () => {
       const known = this.known();
       await this.#records.save(
         'applications',
@@ -146,11 +140,7 @@ export class LogFormPage {
         known ? 'Log entry corrected.' : 'Application logged.',
       );
       await this.#router.navigate(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
-    } catch (error) {
-      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   protected readonly logLink = ['/g', this.garden.summary().id, 'log'];

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -7,9 +7,9 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
-import { ApiError } from '../api/api-error';
 import { Drawing } from '../drawing/drawing';
 import { SessionActions } from './session-state';
+import { Submission } from '../shared/submission';
 
 @Component({
   selector: 'fn-sign-in-page',
@@ -38,10 +38,10 @@ import { SessionActions } from './session-state';
             <mat-error>Write your password.</mat-error>
           }
         </mat-form-field>
-        @if (refusal(); as line) {
+        @if (submission.refusal(); as line) {
           <p class="fn-stop" role="alert">{{ line }}</p>
         }
-        <button matButton="filled" [disabled]="busy()">Sign in</button>
+        <button matButton="filled" [disabled]="submission.busy()">Sign in</button>
         <p class="also">No account yet? <a routerLink="/sign-up" [queryParams]="{ to: to() }">Make one</a></p>
       </form>
     </main>
@@ -53,29 +53,20 @@ export class SignInPage {
   readonly #router = inject(Router);
   /** where to go after */
   readonly to = input<string>();
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
   protected readonly form = new FormGroup({
     email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
     password: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
   });
+  protected readonly submission = new Submission(this.form);
 
   protected async signIn(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    this.busy.set(true);
-    this.refusal.set('');
-    try {
+    await this.submission.send(async () => {
       const { email, password } = this.form.getRawValue();
       // Asking for the session first hands this page the token that a write needs.
       await firstValueFrom(this.#api.session());
       const session = await firstValueFrom(this.#api.signIn(email.trim(), password));
       this.#store.dispatch(SessionActions.known({ session }));
       await this.#router.navigateByUrl(this.to() ?? '/');
-    } catch (error) {
-      this.refusal.set(ApiError.from(error).message);
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -7,9 +7,8 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
-import { ApiError } from '../api/api-error';
 import { Drawing } from '../drawing/drawing';
-import { showFieldErrors } from '../shared/field-errors';
+import { Submission } from '../shared/submission';
 import { SessionActions } from './session-state';
 
 const leastPassword = 10;
@@ -49,10 +48,10 @@ const leastPassword = 10;
             <mat-error>At least 10 characters; a few words do well.</mat-error>
           }
         </mat-form-field>
-        @if (refusal(); as line) {
+        @if (submission.refusal(); as line) {
           <p class="fn-stop" role="alert">{{ line }}</p>
         }
-        <button matButton="filled" [disabled]="busy()">Make the account</button>
+        <button matButton="filled" [disabled]="submission.busy()">Make the account</button>
         <p class="also">Have one? <a routerLink="/sign-in" [queryParams]="{ to: to() }">Sign in</a></p>
       </form>
     </main>
@@ -64,29 +63,20 @@ export class SignUpPage {
   readonly #router = inject(Router);
   /** where to go after */
   readonly to = input<string>();
-  protected readonly busy = signal(false);
-  protected readonly refusal = signal('');
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
     email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
     password: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.minLength(leastPassword)] }),
   });
+  protected readonly submission = new Submission(this.form);
 
   protected async signUp(): Promise<void> {
-    this.form.markAllAsTouched();
-    if (this.form.invalid || this.busy()) return;
-    this.busy.set(true);
-    this.refusal.set('');
-    try {
+    await this.submission.send(async () => {
       const { name, email, password } = this.form.getRawValue();
       await firstValueFrom(this.#api.session());
       const session = await firstValueFrom(this.#api.signUp(name, email.trim(), password));
       this.#store.dispatch(SessionActions.known({ session }));
       await this.#router.navigateByUrl(this.to() ?? '/');
-    } catch (error) {
-      this.refusal.set(showFieldErrors(this.form, ApiError.from(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

@@ -1,0 +1,32 @@
+import { ESLint } from 'eslint';
+import { join } from 'node:path';
+
+// The rule that arrows point down only is held to examples that break it.
+const root = join(import.meta.dirname, '..');
+const eslint = new ESLint({ cwd: root });
+
+async function complaints(file: string, imported: string): Promise<string[]> {
+  const [result] = await eslint.lintText(`export { x } from '${imported}';\n`, { filePath: join(root, file) });
+  return result!.messages.map(({ ruleId }) => ruleId ?? '');
+}
+
+const arrow = 'boundaries/dependencies';
+
+test.each([
+  ['core may not know the library', 'packages/core/src/example.ts', '@field-nurse/library'],
+  ['core may not know the contract', 'packages/core/src/example.ts', '@field-nurse/contract'],
+  ['the contract may not know core', 'packages/contract/src/example.ts', '@field-nurse/core/dose'],
+  ['the library may not reach into the server', 'packages/library/src/example.ts', '../../../apps/server/src/app.js'],
+  ['the pages may not reach into the server', 'apps/web/src/app/example.ts', '../../../server/src/app.js'],
+  ['the server may not reach into the pages', 'apps/server/src/example.ts', '../../web/src/app/app.js'],
+])('%s', async (_, file, imported) => {
+  expect(await complaints(file, imported)).toContain(arrow);
+});
+
+test.each([
+  ['the library answers with core', 'packages/library/src/example.ts', '@field-nurse/core/dose'],
+  ['the server serves the contract', 'apps/server/src/example.ts', '@field-nurse/contract'],
+  ['the pages show the library', 'apps/web/src/app/example.ts', '@field-nurse/library'],
+])('%s', async (_, file, imported) => {
+  expect(await complaints(file, imported)).not.toContain(arrow);
+});
