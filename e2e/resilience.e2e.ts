@@ -1,0 +1,138 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { choose, goTo, signIn } from './gardener';
+
+/** The server does not answer this page's writes until the returned function is called. */
+async function cutWrites(page: Page): Promise<() => Promise<void>> {
+  const writes = /\/api\/v1\/gardens\/.*/;
+  await page.route(writes, (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  return () => page.unroute(writes);
+}
+
+async function openCaseOn(page: Page, plant: string): Promise<void> {
+  await goTo(page, 'Ground');
+  await page.getByRole('link', { name: plant, exact: true }).first().click();
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'What is it?' })).toBeVisible();
+}
+
+const words = (page: Page) => page.getByLabel('In your own words');
+
+test('when the server goes away, nothing is lost, and it is saved once it is back', async ({ page }) => {
+  await signIn(page);
+  await openCaseOn(page, 'Pelargonium');
+  const mend = await cutWrites(page);
+  await words(page).fill('sticky leaves and ants');
+  await expect(page.getByRole('alert')).toContainText('What you entered is still here');
+  await expect(page.getByRole('list', { name: 'Findings' })).toContainText('Sticky shine');
+  await mend();
+  await page.getByRole('button', { name: 'Save it now' }).click();
+  await expect(page.getByText('All of it is saved.')).toBeVisible();
+  await page.reload();
+  await expect(words(page)).toHaveValue('sticky leaves and ants');
+});
+
+test('a form that could not be sent is sent again, and counts once', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Ground');
+  await page.getByRole('link', { name: 'Basil', exact: true }).click();
+  await page.getByRole('link', { name: 'Log an application' }).click();
+  await choose(page, 'What was done', 'Wash off with a jet of water');
+  await page.getByLabel('Why').fill('greenfly on the tips');
+  const mend = await cutWrites(page);
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByRole('alert')).toContainText('does not answer');
+  await expect(page.getByLabel('Why')).toHaveValue('greenfly on the tips');
+  await mend();
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Log' })).toBeVisible();
+  await expect(page.getByText('greenfly on the tips')).toHaveCount(1);
+});
+
+test('two tabs on one case: both changes stay', async ({ page, context }) => {
+  await signIn(page);
+  await openCaseOn(page, 'Sweet pea');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(words(other)).toBeVisible();
+  await words(page).fill('white powder on the leaves');
+  await expect(page.getByText('All of it is saved.')).toBeVisible();
+  await page.waitForResponse((answer) => answer.request().method() === 'PUT' && answer.ok());
+  await choose(other, 'How fast it came', 'Over weeks');
+  await expect(other.getByText('All of it is saved.')).toBeVisible();
+  await other.reload();
+  await expect(words(other)).toHaveValue('white powder on the leaves');
+  await expect(other.getByLabel('How fast it came')).toContainText('Over weeks');
+});
+
+test('what can’t be is refused beside its field, and the rest stays', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Log');
+  await page.getByRole('link', { name: 'Log an application' }).click();
+  await page.getByLabel('Which part of them').fill('all over');
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByText('Choose a treatment.')).toBeVisible();
+  await expect(page.getByText('Choose a planting.')).toBeVisible();
+  await choose(page, 'What was done', 'Insecticidal soap');
+  await choose(page, 'On which planting', /^Basil/);
+  await page.getByLabel('When').fill('2026-07-20T10:00');
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByText('this time is still to come')).toBeVisible();
+  await expect(page.getByLabel('Which part of them')).toHaveValue('all over');
+});
+
+test('an application past its card is logged, with a warning before', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Log');
+  await page.getByRole('link', { name: 'Log an application' }).click();
+  await choose(page, 'What was done', 'Copper hydroxide');
+  await choose(page, 'On which planting', /Maincrop · Potato ground/);
+  await expect(page.getByText('Past the card.')).toBeVisible();
+  await expect(page.getByText('The card asks for 7 days between two')).toBeVisible();
+});
+
+test('a wrong turn can be traced: what it was taken for at first, and why not any more', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Cases');
+  await page.getByRole('link', { name: 'Thrips', exact: true }).click();
+  const history = page.getByRole('region', { name: 'Working diagnosis' });
+  await expect(history).toContainText('Sun scorch');
+  await expect(history).toContainText('12 May, at first');
+});
+
+test('a suspect that must be reported comes before everything, and closes the options', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Ground');
+  await page.getByRole('link', { name: 'Apple', exact: true }).click();
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await words(page).fill('shoot tips black and bent like a crook, milky ooze from the bark');
+  await expect(page.getByRole('alert').filter({ hasText: 'Report it.' })).toContainText('call the plant-health authority');
+  await page.getByRole('button', { name: 'Work with Fire blight' }).click();
+  await page.getByRole('link', { name: 'See the options' }).click();
+  await expect(page.getByRole('alert')).toContainText('Report it first.');
+  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(0);
+});
+
+test('the log prints without the frame and goes out as CSV', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Log');
+  await expect(page.getByText('Copper hydroxide').first()).toBeVisible();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download CSV' }).click()]);
+  const csv = await readFile(await download.path(), 'utf8');
+  expect(csv.split('\r\n')[0]).toMatch(/^applied,place,plant,cultivar,plants,treatment/);
+  expect(csv).toContain('Copper hydroxide,27,g,9,both sides of the leaves to run-off');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Garden' })).toBeHidden();
+  await expect(page.getByText('Osier Reach. Printed Saturday')).toBeVisible();
+  await expect(page.getByText('The label in your hand and local rules outrank it')).toBeVisible();
+});
+
+test('an address that leads nowhere says so, and shows the way back', async ({ page }) => {
+  await signIn(page);
+  const garden = /.*\/g\/[^/]+/.exec(page.url())![0];
+  await page.goto(`${garden}/cases/00000000-0000-4000-8000-000000000000`);
+  await expect(page.getByRole('heading', { name: 'This case is not in the garden' })).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+});
