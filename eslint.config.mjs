@@ -29,7 +29,16 @@ export default tseslint.config(
   js.configs.recommended,
   {
     files: ['**/*.mjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly' } },
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        document: 'readonly',
+        localStorage: 'readonly',
+      },
+    },
   },
   {
     files: ['**/*.ts'],

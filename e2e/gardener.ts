@@ -29,9 +29,12 @@ export async function newGarden(page: Page, name: string, garden: string): Promi
   await expect(page.getByRole('heading', { name: 'A new garden' })).toBeVisible();
 }
 
-/** Go to a main view by its entry in the navigation. */
-export async function goTo(page: Page, view: string): Promise<void> {
+const headings = { Today: /\d{4}$/, Ground: 'Ground', Chart: 'Planting chart', Cases: 'Cases', Log: 'Log', Settings: 'Settings' };
+
+/** Go to a main view by its entry in the navigation, and wait until it is there. */
+export async function goTo(page: Page, view: keyof typeof headings): Promise<void> {
   await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: view }).click();
+  await expect(page.getByRole('heading', { level: 1, name: headings[view] })).toBeVisible();
 }
 
 export const expectAccessible = (page: Page): Promise<void> => expectNoViolations(new AxeBuilder({ page }));

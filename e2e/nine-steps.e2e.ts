@@ -12,9 +12,13 @@ for (const { name, enter } of gardens)
   test(`one sick planting from question to recovery in ${name}`, async ({ page }) => {
     // a name of its own, so that the demo garden can be used twice
     const row = `Willow row ${Date.now() % 100_000}`;
-    await enter(page);
+    await test.step('1: it is up', async () => {
+      expect(await (await page.request.get('/api/health')).json()).toMatchObject({ status: 'ok', database: 'ok' });
+    });
 
-    await test.step('add a place and a planting by a lay name', async () => {
+    await test.step('2: sign in, or make an account and a garden', () => enter(page));
+
+    await test.step('3: add a place and a planting by a lay name; edit, end, undo', async () => {
       await goTo(page, 'Ground');
       await page
         .getByRole('link', { name: /^(New place|Add the first place)$/ })
@@ -33,9 +37,22 @@ for (const { name, enter } of gardens)
       const place = page.getByRole('region', { name: row });
       await place.getByRole('link').last().click();
       await expect(page.getByText(`Towpath · ${row}`)).toBeVisible();
+      await page.getByRole('link', { name: 'Change it' }).click();
+      await page.getByLabel('How many plants').fill('41');
+      await page.getByRole('button', { name: 'Save the planting' }).click();
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await expect(page.getByText('Taken back.')).toBeVisible();
+      await expect(place.getByText('40 · in flower')).toBeVisible();
+      await place.getByRole('link').last().click();
+      await page.getByRole('link', { name: 'Change it' }).click();
+      await page.getByRole('button', { name: 'End it today' }).click();
+      await expect(place.getByText('Nothing grows here now.')).toBeVisible();
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await place.getByRole('link').last().click();
+      await expect(page.getByText(`Towpath · ${row}`)).toBeVisible();
     });
 
-    await test.step('say what is seen, in words and by tapping', async () => {
+    await test.step('4: say what is seen, in words and by tapping', async () => {
       await page.getByRole('button', { name: 'Something is wrong' }).click();
       await page.getByLabel('In your own words').fill('crowds of blackfly on the tips, ants running up the stems, no slime');
       const findings = page.getByRole('list', { name: 'Findings' });
@@ -53,7 +70,7 @@ for (const { name, enter } of gardens)
       await expect(findings.getByText('Not there: Clusters of soft green')).toBeVisible();
     });
 
-    await test.step('see ranked causes with reasons, take one, keep it after a reload', async () => {
+    await test.step('5: see ranked causes with reasons, take one, keep it after a reload', async () => {
       const first = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem').first();
       await expect(first.getByRole('heading', { name: 'Black bean aphid' })).toBeVisible();
       await expect(first.getByText('Crowds of soft black insects on tips')).toBeVisible();
@@ -64,7 +81,7 @@ for (const { name, enter } of gardens)
       await expect(page.getByRole('region', { name: 'Look next' })).toBeVisible();
     });
 
-    await test.step('see the ladder, with what is ruled out and why', async () => {
+    await test.step('6: see the ladder, with what is ruled out and why', async () => {
       await page.getByRole('link', { name: 'See the options' }).click();
       const ruledOut = page.locator('details', { hasText: 'Pyrethrins' }).first();
       await ruledOut.locator('summary').click();
@@ -72,7 +89,7 @@ for (const { name, enter } of gardens)
       await page.getByRole('button', { name: 'Choose Insecticidal soap' }).click();
     });
 
-    await test.step('get the mix as a sum, and a hard stop above the label', async () => {
+    await test.step('7: get the mix as a sum, and a hard stop above the label', async () => {
       await expect(page.getByRole('heading', { name: 'Mix: Insecticidal soap' })).toBeVisible();
       const sum = page.getByRole('region', { name: 'The sum' });
       await expect(sum.getByText('80 ml').first()).toBeVisible();
@@ -84,7 +101,7 @@ for (const { name, enter } of gardens)
       await sum.getByRole('link', { name: 'Log this application' }).click();
     });
 
-    await test.step('log it; its waits are shown on Today and on the planting', async () => {
+    await test.step('8: log it; its waits are shown on Today and on the planting', async () => {
       await expect(page.getByLabel('Product used')).toHaveValue('80');
       await page.getByLabel('Which part of them').fill('tips, both sides');
       await expect(page.getByText(/Keep out until/)).toBeVisible();
@@ -97,7 +114,7 @@ for (const { name, enter } of gardens)
       await expect(page.getByText('Keep out until')).toBeVisible();
     });
 
-    await test.step('come back for looks, see the curve, close and open the case', async () => {
+    await test.step('9: come back for looks, see the curve, close and open the case', async () => {
       await page.getByRole('region', { name: 'Cases' }).getByRole('link').click();
       await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: 'Recovery' }).click();
       const look = page.getByRole('region', { name: 'Today’s look' });

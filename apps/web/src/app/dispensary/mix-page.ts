@@ -5,6 +5,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
+import { convert } from '@field-nurse/core/units';
 import { Calc } from '../calc/calc';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
@@ -17,7 +18,8 @@ import type { BenchInput } from './bench-question';
 import { benchFaults, isSpread, mixQuestion } from './bench-question';
 import { Sprayer } from './sprayer';
 
-const usualSprayerL = 5;
+// A common hand-pumped size in each system: five litres, one gallon.
+const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
 
 /** The mix as a sum: plants times spray, spray times rate, in fills and spoons, and never above the card. */
 @Component({
@@ -58,7 +60,7 @@ export class MixPage {
           plants: planting.plants,
           each: card.coverage.amount,
           rate: card.amount,
-          sprayerL: usualSprayerL,
+          sprayerL: usualSprayerL[this.system],
           spoons: this.system === 'us' ? 'us' : 'metric',
           ...this.#set(),
         }
@@ -119,10 +121,21 @@ export class MixPage {
     this.set('sprayerL', fromField('water', Number(typed), this.system) ?? 0);
   }
 
-  protected readonly sprayer = computed(() => toField('water', this.bench()?.sprayerL ?? usualSprayerL, this.system));
+  protected readonly sprayer = computed(() => toField('water', this.bench()?.sprayerL ?? usualSprayerL[this.system], this.system));
   protected readonly litres = (litres: number) => inGardenUnits('water', litres, this.system);
   protected readonly otherLitres = (litres: number) => inOtherUnits('water', litres, this.system);
   protected readonly fullness = (litres: number) => Math.min(1, litres / (this.bench()?.sprayerL ?? litres));
+
+  protected readonly harvestWord = (days: number) =>
+    days === 0 ? 'It may be picked once it is dry, and washed.' : `Nothing is picked for ${days} ${days === 1 ? 'day' : 'days'}.`;
+
+  /** A rate of the card in a US garden's own words; nothing for what is not so much per litre. */
+  protected readonly rateInUs = (unit: string, rate: number): string => {
+    const gallonL = convert({ amount: 1, unit: 'gal-us' }, 'l').amount;
+    if (this.spread() || !(rate > 0)) return '';
+    if (unit === 'ml') return `${amountWord(convert({ amount: rate * gallonL, unit }, 'tsp-us'))} per gal`;
+    return unit === 'g' ? `${amountWord(convert({ amount: rate * gallonL, unit }, 'oz'))} per gal` : '';
+  };
 
   protected print(): void {
     window.print();

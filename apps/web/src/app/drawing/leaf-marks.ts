@@ -48,7 +48,7 @@ interface PatchStyle {
 const patches =
   ({ fill, least, most, size, opacity = 0.95, line = 0, roughness = 0.3, halo }: PatchStyle): Mark =>
   (canvas) =>
-    scatter(canvas, amount(canvas.severity, least, most), size[0] * 1.6, size[0] * 0.8).flatMap((at) => {
+    scatter(canvas, amount(canvas.severity, least, most), size[0] * 1.6, size[0]).flatMap((at) => {
       const radius = size[0] + (size[1] - size[0]) * canvas.severity * (0.5 + 0.5 * canvas.random());
       return [
         ...(halo ? [wash(blob(at, radius * 1.35, canvas.random, roughness), halo, 0.8)] : []),

@@ -19,7 +19,7 @@ const ovate: HalfWidth = (t) => 31 * Math.sin(Math.PI * t ** 0.75) ** 0.85;
 const widths: Readonly<Record<Exclude<LeafShape, 'compound' | 'rosette'>, HalfWidth>> = {
   ovate,
   lance: (t) => 18 * Math.sin(Math.PI * t ** 0.85) ** 0.9,
-  heart: (t) => 38 * (t < 0.12 ? 0.55 + 3.2 * t : 1) * Math.cos((Math.PI / 2) * Math.max(0, (t - 0.12) / 0.88) ** 1.3),
+  heart: (t) => 38 * Math.sqrt(Math.min(1, t / 0.14)) * Math.cos((Math.PI / 2) * Math.max(0, (t - 0.14) / 0.86) ** 1.3),
   lobed: (t) => 33 * Math.sin(Math.PI * t ** 0.7) ** 0.7 * (0.78 + 0.26 * Math.cos(t * Math.PI * 7)),
   strap: (t) => 9 * Math.min(1, 0.55 + t * 2) * Math.sqrt(Math.max(0, 1 - t ** 5)),
   round: (t) => 40 * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2)) * (0.95 + 0.05 * Math.cos(t * Math.PI * 9)),
@@ -32,16 +32,19 @@ export function blades(shape: LeafShape): Blade[] {
   if (shape === 'compound') return compound();
   if (shape === 'rosette') return rosette();
   const tall = shape === 'round' ? 0.84 : 1;
-  return [blade(widths[shape], [50, 88], 80 * tall, shape === 'strap' ? 10 : 4)];
+  const lobes = shape === 'heart' ? 18 : 0;
+  return [blade(widths[shape], [50, 88 - lobes / 2], (80 - lobes / 2) * tall, shape === 'strap' ? 10 : 4, lobes)];
 }
 
-function blade(width: HalfWidth, base: Point, length: number, bend: number): Blade {
+/** @param lobes - how far the blade hangs below its base on both sides of the stalk */
+function blade(width: HalfWidth, base: Point, length: number, bend: number, lobes = 0): Blade {
+  const hang = (t: number) => lobes * Math.sin(Math.PI * Math.min(1, t / 0.3));
   const axis = (t: number): Point => [base[0] + bend * Math.sin(Math.PI * t * 0.9), base[1] - length * t];
   const side = (sign: number) =>
     Array.from({ length: steps + 1 }, (_, i): Point => {
       const t = i / steps;
       const [x, y] = axis(t);
-      return [x + sign * width(t), y];
+      return [x + sign * width(t), y + hang(t)];
     });
   const sideVeins = [0.2, 0.36, 0.52, 0.68].flatMap((t) =>
     [-1, 1].map((sign): Point[] => {

@@ -20,7 +20,7 @@ const leastPassword = 10;
   styleUrl: './door.scss',
   template: `
     <aside>
-      <fn-drawing organ="leaf" leaf="heart" mark="holes" [severity]="0.4" />
+      <fn-drawing organ="leaf" leaf="heart" mark="notches" [severity]="0.4" />
       <p>One account, as many gardens as you tend.</p>
     </aside>
     <main>

@@ -27,6 +27,7 @@ describe('days', () => {
 describe('units', () => {
   test('follow the garden, with the other system beside', () => {
     expect([inGardenUnits('water', 20, 'metric'), inOtherUnits('water', 20, 'metric')]).toEqual(['20 l', '5.28 gal']);
+    expect([inGardenUnits('water', 0.6, 'metric'), inGardenUnits('water', 0.6, 'us')]).toEqual(['600 ml', '20.3 fl oz']);
     expect(inGardenUnits('temperature', 18, 'us')).toBe('64.4 °F');
     expect(inGardenUnits('wind', 16.09344, 'us')).toBe('10 mph');
     expect(inGardenUnits('area', 10, 'us')).toBe('108 ft²');

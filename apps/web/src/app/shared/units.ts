@@ -42,10 +42,16 @@ export const measures: Readonly<Record<'water' | 'temperature' | 'wind' | 'area'
 
 export type MeasureName = keyof typeof measures;
 
-/** "20 l" in a metric garden, "5.28 gal" in a US one. */
+const smallWater: Readonly<Record<System, { unit: string; amount: (litres: number) => number }>> = {
+  metric: { unit: 'ml', amount: (litres) => litres * 1000 },
+  us: { unit: 'fl oz', amount: (litres) => convert({ amount: litres, unit: 'l' }, 'floz-us').amount },
+};
+
+/** "20 l" in a metric garden, "5.28 gal" in a US one; water of less than one in the smaller unit. */
 export const inGardenUnits = (name: MeasureName, si: number, system: System): string => {
   const { unit, fromSi } = measures[name][system];
-  return `${tidy(fromSi(si))} ${unit}`;
+  const small = smallWater[system];
+  return name === 'water' && fromSi(si) < 1 ? `${tidy(small.amount(si))} ${small.unit}` : `${tidy(fromSi(si))} ${unit}`;
 };
 
 /** The same in the other system, for the hover. */
