@@ -1,6 +1,7 @@
 // The judgement
 export { optionsFor } from './options.js';
-export type { Option, OptionAlert, Options, Verdict } from './options.js';
+export type { OptionAlert, Options } from './options.js';
+export type { Option, Verdict } from './option.js';
 
 // Its parts
 export { defaultPrices, expectedLoss } from './expectedLoss.js';

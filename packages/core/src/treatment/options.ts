@@ -1,28 +1,10 @@
 import { expectedLoss } from './expectedLoss.js';
-import type { Dispute, InterventionFacts, Rung, Situation, Treatment } from './interventionFacts.js';
+import type { Dispute, InterventionFacts, Situation } from './interventionFacts.js';
+import type { Option, Verdict } from './option.js';
 import { planFor } from './plan.js';
 import type { PlanStep } from './plan.js';
 import { reasonText } from './reasonText.js';
 import { rules } from './rules.js';
-import type { Reason } from './rules.js';
-
-export type Verdict = 'fits' | 'care' | 'ruled-out';
-
-/** One intervention judged for this planting today. */
-export interface Option {
-  readonly id: string;
-  readonly name: string;
-  readonly rung: Rung;
-  readonly verdict: Verdict;
-  readonly reasons: readonly { readonly code: string; readonly weight: Reason['weight']; readonly text: string }[];
-  /** conditions it acts on */
-  readonly covers: readonly string[];
-  readonly notes: readonly string[];
-  readonly evidence: Treatment['evidence'];
-  readonly expected: { readonly efficacy: readonly [number, number]; readonly minutes: number; readonly cost: number };
-  /** money per plant, lower is better */
-  readonly loss: number;
-}
 
 export interface OptionAlert {
   readonly code: 'notifiable' | 'restricted' | 'bees' | 'harvest' | 'heat';

@@ -1,5 +1,5 @@
 import type { InterventionFacts, Situation, Step } from './interventionFacts.js';
-import type { Option } from './options.js';
+import type { Option } from './option.js';
 
 /** One step of a plan that covers all causes, in the order of doing. */
 export interface PlanStep {

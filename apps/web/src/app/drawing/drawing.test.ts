@@ -1,7 +1,11 @@
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
 import { drawLeaf, drawSign, markNames } from './draw-sign';
-import { leafShapes } from './leaf';
+import { seededRandom } from '@field-nurse/core/statistics';
+import { bitten } from './bitten';
+import type { Blade } from './leaf';
+import { blades, leafShapes } from './leaf';
+import type { Point } from './shape';
 
 const { signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 
@@ -16,6 +20,31 @@ test.each(leafShapes)('marks can be drawn on a %s leaf', (leaf) => {
     expect(shapes.every(({ d }) => !/NaN|undefined/.test(d))).toBe(true);
   }
 });
+
+test.each(leafShapes)('every leaf mark shows on a %s leaf, however narrow', (leaf) => {
+  const clean = JSON.stringify(drawLeaf(leaf));
+  for (const { drawing } of signs.filter(({ drawing: { organ } }) => organ === 'leaf'))
+    for (const severity of [0.2, 0.5, 1]) {
+      const drawn = drawSign({ ...drawing, leaf, severity });
+      expect([drawing.mark, JSON.stringify(drawn) === clean]).toEqual([drawing.mark, false]);
+    }
+});
+
+test.each(leafShapes)('bites make a %s leaf smaller, and more of them smaller still', (leaf) => {
+  const area = (own: readonly Blade[]) => own.reduce((sum, { outline }) => sum + areaOf(outline), 0);
+  const left = (count: number) => area(bitten(blades(leaf), { count, radius: 4 }, seededRandom(1)));
+  expect(left(9)).toBeLessThan(area(blades(leaf)));
+  expect(left(36)).toBeLessThan(left(9));
+});
+
+/** The shoelace formula. */
+const areaOf = (points: readonly Point[]): number =>
+  Math.abs(
+    points.reduce((sum, [x, y], i) => {
+      const [nextX, nextY] = points[(i + 1) % points.length]!;
+      return sum + (x * nextY - nextX * y) / 2;
+    }, 0),
+  );
 
 test('the same request gives the same drawing, and worse is drawn with more', () => {
   const draw = (severity: number) => drawSign({ organ: 'leaf', mark: 'shot-holes', severity });

@@ -11,8 +11,16 @@ export interface Canvas {
 
 const tries = 40;
 
-/** Up to `count` points on the blades, at least `apart` from each other and `inset` from the margin. */
-export function scatter({ random, blades }: Canvas, count: number, apart: number, inset = 2): Point[] {
+/**
+ * Up to `count` points on the blades, at least `apart` from each other and `inset` from the margin; nearer to the margin where the blade is
+ * too narrow for that.
+ */
+export function scatter(canvas: Canvas, count: number, apart: number, inset = 2): Point[] {
+  const points = scatterWithin(canvas, count, apart, inset);
+  return points.length > 0 || inset < 0.5 ? points : scatter(canvas, count, apart, inset / 2);
+}
+
+function scatterWithin({ random, blades }: Canvas, count: number, apart: number, inset: number): Point[] {
   const points: Point[] = [];
   for (let i = 0; i < count * tries && points.length < count; i++) {
     const point: Point = [random() * 100, random() * 100];
