@@ -15,7 +15,7 @@ import { fresh, settings } from './testRecords';
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
 /** A server over a database of its own, on a free port. */
-export async function startTestServer({ signInTries = 100 } = {}) {
+export async function startTestServer({ signInTries = 100, webFolder }: { signInTries?: number; webFolder?: string } = {}) {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('Set TEST_DATABASE_URL; npm test does.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -36,6 +36,7 @@ export async function startTestServer({ signInTries = 100 } = {}) {
     secureCookies: false,
     openCalc: true,
     signInTries,
+    ...(webFolder && { webFolder }),
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));

@@ -34,13 +34,13 @@ export function expectedLoss(
   prices: Prices = defaultPrices,
 ): number {
   const kept = treatments.reduce((sum, { efficacy }) => sum + (efficacy[0]! + efficacy[1]!) / 200, 0) / conditionCount;
-  const harm = harmScore[intervention.helpers] + harmScore[intervention.bees] + (intervention.rung === 'synthetic' ? syntheticHarm : 0);
-  const plantLost = intervention.rung === 'removal' ? prices.plantValue / 2 : 0;
-  return (
-    (1 - kept) * prices.plantValue +
-    intervention.costPerPlant +
-    intervention.minutesPerPlant * prices.minute +
-    harm * harmWeight[stance] +
-    plantLost
-  );
+  return (1 - kept) * prices.plantValue + stepCost(intervention, stance, prices);
+}
+
+/** What doing it costs, whatever it does for the plant: money, labour, harm, and half a plant where it is taken out; money per plant. */
+export function stepCost(intervention: InterventionFacts, stance: Stance, prices: Prices = defaultPrices): number {
+  const { bees, helpers, rung, costPerPlant, minutesPerPlant } = intervention;
+  const harm = harmScore[helpers] + harmScore[bees] + (rung === 'synthetic' ? syntheticHarm : 0);
+  const plantLost = rung === 'removal' ? prices.plantValue / 2 : 0;
+  return costPerPlant + minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
 }

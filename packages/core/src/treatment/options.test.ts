@@ -94,6 +94,42 @@ test('steps that must lie days apart are not put into one plan', () => {
   expect(plan.map(({ use }) => use)).toEqual(['spray']);
 });
 
+test('a second step on the same cause is taken when it pays, and not when it hardly helps', () => {
+  const plan = (efficacy: readonly number[]) =>
+    optionsFor([spray, wash], {
+      ...situation,
+      conditions: [condition('aphid', [treatment('spray'), treatment('wash', { efficacy })])],
+    }).plan.map(({ use }) => use);
+  expect(plan([40, 60])).toEqual(['wash', 'spray']); // spray leaves 0.35 of 4: half of that is worth 0.7, and washing costs 0.3
+  expect(plan([10, 20])).toEqual(['spray']); // 0.15 of 1.4 is 0.21
+});
+
+test('a weak step that reaches both causes does not keep a strong one away', () => {
+  const weak = treatment('wash', { efficacy: [10, 20] });
+  const { plan } = optionsFor([spray, wash], {
+    ...situation,
+    conditions: [condition('aphid', [treatment('spray', { efficacy: [80, 90] }), weak]), condition('rust', [weak])],
+  });
+  expect(plan.map(({ use }) => use)).toEqual(['wash', 'spray']);
+});
+
+test('leaving it alone is the whole plan when nothing else pays', () => {
+  const watch: InterventionFacts = {
+    ...spray,
+    id: 'watch',
+    name: 'Watch',
+    rung: 'none',
+    costPerPlant: 0,
+    minutesPerPlant: 0,
+    order: 'wait',
+  };
+  const { plan } = optionsFor([{ ...spray, costPerPlant: 9 }, watch], {
+    ...situation,
+    conditions: [condition('aphid', [treatment('spray'), treatment('watch', { efficacy: [0, 10] })])],
+  });
+  expect(plan.map(({ use }) => use)).toEqual(['watch']);
+});
+
 test('nothing that is ruled out enters a plan', () => {
   const { plan } = optionsFor([{ ...spray, restricted: true }], situation);
   expect(plan).toEqual([]);
