@@ -1,0 +1,45 @@
+import { readWords } from '@field-nurse/core/diagnosis';
+import { join } from 'node:path';
+import { readLibrary } from './files';
+
+const library = readLibrary(join(import.meta.dirname, '../data'));
+const read = (text: string) => readWords(library, text).read.map(({ sign, state }) => `${state} ${sign}`);
+
+describe.each(library.signs.map((sign) => [sign.id, sign] as const))('%s', (id, sign) => {
+  test('is read from its name and from each of its lay words', () => {
+    const missed = [sign.name, ...sign.words].filter((words) => !read(words).includes(`seen ${id}`));
+    expect(missed).toEqual([]);
+  });
+
+  test('is absent after a “no”', () => {
+    const words = sign.words[0]!;
+    expect(read(`no ${words}`)).not.toContain(`seen ${id}`);
+  });
+});
+
+test.each([
+  ['sticky leaves but no webs', ['seen sticky-leaves', 'absent leaf-webbing']],
+  ['there is no webbing and it is not sticky', ['absent leaf-webbing', 'absent sticky-leaves']],
+  ['never any slime trails', ['absent slime-trail']],
+  ['STICKY LEAVES!!! webbing???', ['seen sticky-leaves', 'seen leaf-webbing']],
+  ['sticky laeves, fine webbbing', ['seen sticky-leaves', 'seen leaf-webbing']],
+  ['The leaves are sticky.', ['seen sticky-leaves']],
+  ['white mold under the leaves', ['seen grey-down-under']],
+  ['I planted it in May and I love it', []],
+])('“%s”', (text, expected) => {
+  expect(read(text)).toEqual(expected);
+});
+
+test('a long letter is read in a moment, and each sign once', () => {
+  const letter = 'The leaves are sticky and there are ants running up the stem. No webs so far! '.repeat(60);
+  const signs = readWords(library, letter).read.map(({ sign }) => sign);
+  expect(new Set(signs).size).toBe(signs.length);
+  expect(signs).toEqual(expect.arrayContaining(['sticky-leaves', 'ants-running', 'leaf-webbing']));
+});
+
+test('the plant is recognised by lay names in the middle of a sentence', () => {
+  const hosts = (text: string) => readWords(library, text).hosts.map(({ host }) => host);
+  expect(hosts('my toms have black bottoms')).toContain('tomato');
+  expect(hosts('webs on the cukes')).toContain('cucumber');
+  expect(hosts('something is eating my spuds')).toContain('potato');
+});
