@@ -35,7 +35,7 @@ for (const { name, enter } of gardens)
       await page.getByLabel('In flower').check();
       await page.getByRole('button', { name: 'Save the planting' }).click();
       const place = page.getByRole('region', { name: row });
-      await place.getByRole('link').last().click();
+      await place.getByRole('link').nth(1).click();
       await expect(page.getByText(`Towpath · ${row}`)).toBeVisible();
       await page.getByRole('link', { name: 'Change it' }).click();
       await page.getByLabel('How many plants').fill('41');
@@ -43,12 +43,12 @@ for (const { name, enter } of gardens)
       await page.getByRole('button', { name: 'Undo' }).click();
       await expect(page.getByText('Taken back.')).toBeVisible();
       await expect(place.getByText('40 · in flower')).toBeVisible();
-      await place.getByRole('link').last().click();
+      await place.getByRole('link').nth(1).click();
       await page.getByRole('link', { name: 'Change it' }).click();
       await page.getByRole('button', { name: 'End it today' }).click();
       await expect(place.getByText('Nothing grows here now.')).toBeVisible();
       await page.getByRole('button', { name: 'Undo' }).click();
-      await place.getByRole('link').last().click();
+      await place.getByRole('link').nth(1).click();
       await expect(page.getByText(`Towpath · ${row}`)).toBeVisible();
     });
 
