@@ -1,0 +1,27 @@
+import { isLoopback, readConfig } from './config';
+
+const enough = {
+  DATABASE_URL: 'postgresql://field_nurse:x@127.0.0.1:5432/postgres',
+  SESSION_SECRET: 's'.repeat(32),
+  WEB_FOLDER: 'dist/web',
+  LIBRARY_FILE: 'dist/library.json',
+  MIGRATIONS_FOLDER: 'dist/migrations',
+};
+
+test('what is not said has a sound default', () => {
+  expect(readConfig(enough)).toMatchObject({ PORT: 4310, HOST: '127.0.0.1', SECURE_COOKIES: 'false', LOG_LEVEL: 'info' });
+});
+
+test.each([
+  ['a port that is none', { PORT: '70000' }, 'PORT'],
+  ['a secret that is too short', { SESSION_SECRET: 'short' }, 'SESSION_SECRET'],
+  ['no database', { DATABASE_URL: undefined }, 'DATABASE_URL'],
+  ['a level of logging that is none', { LOG_LEVEL: 'loud' }, 'LOG_LEVEL'],
+])('%s is refused by name', (_, change, name) => {
+  expect(() => readConfig({ ...enough, ...change })).toThrow(name);
+});
+
+test('loopback in its three spellings, and nothing else', () => {
+  expect(['127.0.0.1', '127.8.8.8', '::1', 'localhost'].every(isLoopback)).toBe(true);
+  expect(['0.0.0.0', '192.168.1.4', 'garden.example'].some(isLoopback)).toBe(false);
+});
