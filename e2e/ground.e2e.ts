@@ -24,6 +24,9 @@ test('a wrong password is refused in words and loses nothing', async ({ page }) 
 });
 
 test('a new gardener makes an account, a garden, a place and a planting, and takes it back', async ({ page }) => {
+  await page.goto('/sign-up');
+  await expect(page.getByRole('heading', { name: 'New account' })).toBeVisible();
+  await expectAccessible(page);
   await signUp(page, 'Nell Teasel');
   await page.getByLabel('Name of the garden').fill('Back step');
   await expectAccessible(page);

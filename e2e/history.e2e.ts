@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { goTo, signIn } from './gardener';
+import { choose, goTo, signIn } from './gardener';
 
 const openRecovery = async (page: Page, cause: string) => {
   await goTo(page, 'Cases');
@@ -86,4 +86,15 @@ test('what is said of today changes the verdicts', async ({ page }) => {
   const out = page.locator('details', { hasText: 'Horticultural oil' }).first();
   await out.locator('summary').click();
   await expect(out.getByText('Above 27 °C it burns leaves or fails, and 31 °C is expected.').first()).toBeVisible();
+});
+
+test('the garden’s own settings are saved, and taken back', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Settings');
+  await choose(page, 'Stance', 'Hands only');
+  await page.getByRole('button', { name: 'Save the garden' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Taken back.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Stance', { exact: true })).toContainText('Organic');
 });

@@ -48,6 +48,22 @@ const views: readonly { name: string; open: Step; shows: Step }[] = [
     shows: heading('This season'),
   },
   {
+    name: 'Place form',
+    open: async (page) => {
+      await goTo(page, 'Ground');
+      await page.getByRole('link', { name: 'New place' }).click();
+    },
+    shows: heading('New place'),
+  },
+  {
+    name: 'Planting form',
+    open: async (page) => {
+      await goTo(page, 'Ground');
+      await page.getByRole('link', { name: 'New planting' }).click();
+    },
+    shows: heading('New planting'),
+  },
+  {
     name: 'Mix bench',
     open: async (page) => {
       await openCase('Leek and garlic rust')(page);

@@ -46,16 +46,18 @@ export class Records {
     }
   }
 
+  /** Tell what was done, with a way back. */
+  sayWithUndo(line: string, undo: () => void): void {
+    this.#snackBar.open(line, 'Undo', { duration: undoMs }).onAction().subscribe(undo);
+  }
+
   /** Say something in passing. */
   say(line: string): void {
     this.#snackBar.open(line, undefined, { duration: undoMs / 2 });
   }
 
   #offerUndo(said: string, change: string): void {
-    this.#snackBar
-      .open(said, 'Undo', { duration: undoMs })
-      .onAction()
-      .subscribe(() => void this.#undo(change));
+    this.sayWithUndo(said, () => void this.#undo(change));
   }
 
   async #undo(undoes: string): Promise<void> {

@@ -6,7 +6,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import type { Member } from '@field-nurse/contract';
+import type { GardenSettings, GardenSummary, Member } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
@@ -159,12 +159,23 @@ export class SettingsPage {
   }
 
   protected async save(): Promise<void> {
+    const before = settingsOf(this.#garden.summary());
     await this.submission.send(async () => {
-      const garden = await firstValueFrom(this.#api.changeGarden(this.#garden.summary().id, this.form.getRawValue()));
-      this.#store.dispatch(GardenActions.settingsChanged({ garden }));
-      this.#store.dispatch(SessionActions.gardenAdded({ garden }));
-      this.#records.say('Garden saved.');
+      await this.#write(this.form.getRawValue());
+      this.#records.sayWithUndo('Garden saved.', () => void this.submission.run(() => this.#takeBack(before)));
     });
+  }
+
+  async #takeBack(before: GardenSettings): Promise<void> {
+    await this.#write(before);
+    this.form.patchValue(before);
+    this.#records.say('Taken back.');
+  }
+
+  async #write(settings: GardenSettings): Promise<void> {
+    const garden = await firstValueFrom(this.#api.changeGarden(this.#garden.summary().id, settings));
+    this.#store.dispatch(GardenActions.settingsChanged({ garden }));
+    this.#store.dispatch(SessionActions.gardenAdded({ garden }));
   }
 
   protected async add(): Promise<void> {
@@ -183,3 +194,6 @@ export class SettingsPage {
     this.#store.dispatch(SessionActions.signOut());
   }
 }
+
+/** What the gardener set, without what the server adds. */
+const settingsOf = ({ id: _, role: __, fixedNow: ___, ...settings }: GardenSummary): GardenSettings => settings;
