@@ -1,44 +1,32 @@
 import { inject } from '@angular/core';
 import { MatIconRegistry } from '@angular/material/icon';
 import { DomSanitizer } from '@angular/platform-browser';
-import add from '@material-symbols/svg-400/outlined/add.svg' with { loader: 'text' };
-import block from '@material-symbols/svg-400/outlined/block.svg' with { loader: 'text' };
 import cases from '@material-symbols/svg-400/outlined/stethoscope.svg' with { loader: 'text' };
 import check from '@material-symbols/svg-400/outlined/check.svg' with { loader: 'text' };
 import chart from '@material-symbols/svg-400/outlined/show_chart.svg' with { loader: 'text' };
 import close from '@material-symbols/svg-400/outlined/close.svg' with { loader: 'text' };
 import contrast from '@material-symbols/svg-400/outlined/contrast.svg' with { loader: 'text' };
-import edit from '@material-symbols/svg-400/outlined/edit.svg' with { loader: 'text' };
-import forward from '@material-symbols/svg-400/outlined/arrow_forward.svg' with { loader: 'text' };
 import ground from '@material-symbols/svg-400/outlined/yard.svg' with { loader: 'text' };
 import keyboard from '@material-symbols/svg-400/outlined/keyboard.svg' with { loader: 'text' };
 import log from '@material-symbols/svg-400/outlined/menu_book.svg' with { loader: 'text' };
-import more from '@material-symbols/svg-400/outlined/more_horiz.svg' with { loader: 'text' };
 import print from '@material-symbols/svg-400/outlined/print.svg' with { loader: 'text' };
 import search from '@material-symbols/svg-400/outlined/search.svg' with { loader: 'text' };
 import settings from '@material-symbols/svg-400/outlined/settings.svg' with { loader: 'text' };
 import today from '@material-symbols/svg-400/outlined/today.svg' with { loader: 'text' };
-import warning from '@material-symbols/svg-400/outlined/warning.svg' with { loader: 'text' };
 
 const icons: Readonly<Record<string, string>> = {
-  add,
-  block,
   cases,
   check,
   chart,
   close,
   contrast,
-  edit,
-  forward,
   ground,
   keyboard,
   log,
-  more,
   print,
   search,
   settings,
   today,
-  warning,
 };
 
 /** Register the icons that ship with the application; call in an injection context. */
