@@ -14,6 +14,10 @@ export type { Candidate, CauseSet, Posterior } from './posterior.js';
 export { priorLogOdds, susceptibility } from './prior.js';
 export { frequencyTable, leakTable } from './probabilityTable.js';
 
+// On a round
+export { whereToLook } from './whereToLook.js';
+export type { LookPlan } from './whereToLook.js';
+
 // Reading lay text
 export { buildLexicon } from './text/lexicon.js';
 export type { Lexicon } from './text/lexicon.js';

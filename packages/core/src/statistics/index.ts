@@ -3,3 +3,4 @@ export { leastSquares } from './leastSquares.js';
 export type { Line } from './leastSquares.js';
 export { logSumExp } from './logSumExp.js';
 export { seededRandom } from './seededRandom.js';
+export { normalQuantile } from './normalQuantile.js';

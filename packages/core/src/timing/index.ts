@@ -1,2 +1,12 @@
+// Days and waits
 export { addDays, clockAt, dayAt, daysBetween, instantOf, waitsAfter } from './waits.js';
 export type { Waits } from './waits.js';
+
+// Weather
+export { hourMs, leafWetMinutes } from './weatherHour.js';
+export type { WeatherHour } from './weatherHour.js';
+export { weatherDays } from './weatherDays.js';
+export type { WeatherDay } from './weatherDays.js';
+export { recentWeather } from './recentWeather.js';
+export { sprayWindows, usualSprayLimits } from './sprayWindows.js';
+export type { SprayLimits, SprayWindow } from './sprayWindows.js';

@@ -1,0 +1,17 @@
+export { damageLines, iwaoLines } from './confidenceLines.js';
+export { detectionChance, looksToDetect } from './detection.js';
+export { greenTotal } from './fixedPrecision.js';
+export { meterLines, readMeter } from './meter.js';
+export type { Level, MeterReading, ThresholdMeasure } from './meter.js';
+export { binomialChances, negativeBinomialChances, outcomeAt } from './outcome.js';
+export type { Outcome } from './outcome.js';
+export { walkPicks } from './picks.js';
+export type { Pick } from './picks.js';
+export { sample } from './sample.js';
+export type { SampleAnswer, SampleQuestion } from './sample.js';
+export type { SampleDecision, StopLines } from './stopLines.js';
+export { spotRates } from './trapCatch.js';
+export type { SpotRate, TrapCatch } from './trapCatch.js';
+export { binomialLines, negativeBinomialLines } from './waldLines.js';
+export { trapIntervals, weeklyCatch } from './trapIntervals.js';
+export type { TrapPlace, TrapReading, TrapRest } from './trapIntervals.js';
