@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { gardenSettings, storedRecords, subject } from './records.js';
+import type { Subject } from './records.js';
 import { id, instant, role, shortText } from './words.js';
 
 const email = z.email().max(254);
@@ -33,15 +34,13 @@ export const change = z.object({
   at: instant,
 });
 
-export const gardenContents = z.object({
-  garden: gardenSummary,
-  places: z.array(storedRecords.places),
-  plantings: z.array(storedRecords.plantings),
-  cases: z.array(storedRecords.cases),
-  decisions: z.array(storedRecords.decisions),
-  applications: z.array(storedRecords.applications),
-  looks: z.array(storedRecords.looks),
-});
+/** The garden with every record, by subject. */
+export const gardenContents = z.object({ garden: gardenSummary, ...recordLists() });
+
+function recordLists() {
+  const lists = Object.entries(storedRecords).map(([name, schema]) => [name, z.array(schema as z.ZodType)]);
+  return Object.fromEntries(lists) as { [S in Subject]: z.ZodArray<(typeof storedRecords)[S]> };
+}
 
 export const errorAnswer = z.object({
   error: z.object({

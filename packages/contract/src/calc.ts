@@ -178,6 +178,34 @@ export const progressAnswer = z.object({
   fit: z.object({ model: z.enum(['logistic', 'gompertz']), rate: z.number(), initial: z.number(), rSquared: z.number() }).nullable(),
 });
 
+const share = z.number().gt(0).lt(1);
+
+export const sampleRequest = z.strictObject({
+  test: z.enum(['binomial', 'negative-binomial', 'iwao', 'freedom']),
+  p0: z.number().positive().max(100_000).optional().describe('little enough: a share of plants, or a mean count'),
+  p1: z.number().positive().max(100_000).optional().describe('too much: a share of plants, or a mean count'),
+  alpha: share.optional().describe('chance to act although it is little enough'),
+  beta: share.optional().describe('chance to leave although it is too much'),
+  k: z.number().positive().max(10_000).optional().describe('clumping of the counts'),
+  a: z.number().min(-1).max(1000).optional().describe('intercept of mean crowding on the mean'),
+  b: z.number().positive().max(100).optional().describe('slope of mean crowding on the mean'),
+  sensitivity: z.number().gt(0).max(1).optional(),
+  plants: z.int().min(1).max(1000).optional().describe('how many there are; the sample ends with the last'),
+  seen: z.array(z.number().min(0).max(100_000)).max(1000).describe('one value per plant, in the order of looking'),
+});
+
+const linePoints = z.array(z.object({ n: z.number(), total: z.number() }));
+
+export const sampleAnswer = z.object({
+  decision: z.enum(['act', 'leave', 'continue']),
+  n: z.number(),
+  total: z.number(),
+  lines: z.object({ act: linePoints, leave: linePoints }),
+  curves: z.object({ points: z.array(z.object({ at: z.number(), leave: z.number(), expected: z.number() })) }),
+});
+
+export type SampleRequest = z.infer<typeof sampleRequest>;
+export type SampleAnswer = z.infer<typeof sampleAnswer>;
 export type DifferentialRequest = z.infer<typeof differentialRequest>;
 export type DifferentialAnswer = z.infer<typeof differentialAnswer>;
 export type OptionsRequest = z.infer<typeof optionsRequest>;

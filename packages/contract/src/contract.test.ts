@@ -1,4 +1,4 @@
-import { endpoints, storedRecords, writtenRecords } from './index';
+import { endpoints, mostHoursInFile, storedRecords, weatherHour, writtenRecords } from './index';
 import { gardenSettings, place, planting, recoveryLook } from './records';
 import { timeZone } from './words';
 
@@ -22,7 +22,7 @@ describe('endpoints', () => {
   });
 
   test.each(all)('%s: reading takes no body, the rest does', (_, endpoint) => {
-    expect('body' in endpoint).toBe(endpoint.method !== 'get');
+    expect('body' in endpoint || 'upload' in endpoint).toBe(endpoint.method !== 'get');
   });
 });
 
@@ -140,5 +140,67 @@ describe('questions to the calculations', () => {
     ],
   ])('%#: faults stand at their fields', (schema, value, expected) => {
     expect(faults(schema, value)).toEqual(expected);
+  });
+});
+
+describe('weather', () => {
+  const hour = { at: '2026-07-18T09:00:00Z', temperatureC: 18.5 };
+
+  test('what an hour does not say is unknown', () => {
+    expect(weatherHour.parse(hour)).toEqual({ ...hour, humidityPercent: null, rainMm: null, windKmh: null, leafWetMinutes: null });
+  });
+
+  test.each([
+    ['a half hour', { at: '2026-07-18T09:30:00Z' }],
+    ['an hour of a zone that is off by half an hour', { at: '2026-07-18T09:00:00+05:30' }],
+    ['no instant', { at: '2026-07-18 09:00' }],
+    ['more than full air', { humidityPercent: 101 }],
+    ['rain below zero', { rainMm: -0.1 }],
+    ['more minutes than an hour has', { leafWetMinutes: 61 }],
+    ['the heat of an oven', { temperatureC: 90 }],
+    ['a field of another kind', { pressure: 1013 }],
+  ])('%s is refused', (_, change) => {
+    expect(weatherHour.safeParse({ ...hour, ...change }).success).toBe(false);
+  });
+
+  test('a file comes in parts of up to 2000 hours', () => {
+    const { body } = endpoints.addWeatherFile;
+    const part = (count: number) => ({ id: crypto.randomUUID(), name: 'x.csv', hours: Array.from({ length: count }, () => hour) });
+    expect([0, 1, mostHoursInFile, mostHoursInFile + 1].map((count) => body.safeParse(part(count)).success)).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+  });
+});
+
+describe('traps', () => {
+  const trap = {
+    placeId: crypto.randomUUID(),
+    name: 'Card',
+    kind: 'sticky-card',
+    target: null,
+    spots: [{ from: '2026-05-01', name: 'door', x: null, y: null }],
+    weeklyLevel: null,
+    note: '',
+    endedOn: null,
+  };
+  const parse = (change: object) => writtenRecords.traps.safeParse({ ...trap, ...change });
+
+  test('one that never rested says so by itself', () => {
+    expect(parse({}).data).toMatchObject({ rests: [] });
+  });
+
+  test.each([
+    ['two spots on one day', { spots: [trap.spots[0], { ...trap.spots[0]!, name: 'wall' }] }],
+    ['spots out of order', { spots: [trap.spots[0], { ...trap.spots[0]!, from: '2026-04-01' }] }],
+    ['no spot', { spots: [] }],
+    ['a rest that ends before it begins', { rests: [{ from: '2026-06-02', until: '2026-06-01' }] }],
+    ['a rest of no days', { rests: [{ from: '2026-06-02', until: '2026-06-02' }] }],
+    ['a level of nothing', { weeklyLevel: 0 }],
+    ['poison', { kind: 'bait' }],
+  ])('%s is refused', (_, change) => {
+    expect(parse(change).success).toBe(false);
   });
 });

@@ -3,6 +3,7 @@ import * as access from './access.js';
 import * as calc from './calc.js';
 import { gardenSettings, storedRecords, subject, writtenRecords } from './records.js';
 import type { Subject } from './records.js';
+import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from './weather.js';
 import { entry, id } from './words.js';
 
 /** One operation of the API: the server serves it, the document describes it, the pages call it. */
@@ -15,11 +16,16 @@ export interface Endpoint {
   readonly params?: z.ZodObject;
   readonly query?: z.ZodObject;
   readonly body?: z.ZodType;
+  /** the body is a file of this kind and size instead of JSON */
+  readonly upload?: { readonly types: readonly string[]; readonly maxBytes: number };
+  /** media type of an answer that is no JSON */
+  readonly answerType?: string;
   readonly answer: z.ZodType;
 }
 
 const define = <const E extends Endpoint>(endpoint: E): E => endpoint;
 const gardenParams = z.strictObject({ garden: id });
+const photoParams = z.strictObject({ garden: id, photo: id });
 const calcPath = '/api/v1/calc';
 
 /** Write one record of a garden. The change id makes it idempotent; the version is that of the record it was made from (0 for a new one). */
@@ -34,7 +40,7 @@ const write = <S extends Subject>(name: S) =>
     answer: storedRecords[name],
   });
 
-const list = z.enum(['conditions', 'hosts', 'signs', 'interventions', 'checks']);
+const list = z.enum(['conditions', 'hosts', 'signs', 'interventions', 'checks', 'tasks']);
 
 export const endpoints = {
   health: define({
@@ -120,6 +126,82 @@ export const endpoints = {
   writeDecision: write('decisions'),
   writeApplication: write('applications'),
   writeLook: write('looks'),
+  writeTrap: write('traps'),
+  writeCatch: write('catches'),
+  writeRound: write('rounds'),
+  writeStop: write('stops'),
+  writeGauging: write('gaugings'),
+  writeChore: write('chores'),
+  writeThreshold: write('thresholds'),
+  writePhoto: define({
+    method: 'put',
+    path: '/api/v1/gardens/{garden}/photos/{photo}',
+    summary: 'Keep a photo; what its file says of place and camera is left out',
+    access: 'garden-write',
+    params: photoParams,
+    upload: { types: ['image/jpeg', 'image/png', 'image/webp'], maxBytes: 12_000_000 },
+    answer: z.object({ id, width: z.int(), height: z.int() }),
+  }),
+  photo: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/photos/{photo}',
+    summary: 'A photo',
+    access: 'garden-read',
+    params: photoParams,
+    answerType: 'image/jpeg',
+    answer: z.custom<Uint8Array>(),
+  }),
+  weather: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/weather',
+    summary: 'Hours of weather as they were measured, and the newest forecast; 62 days at most',
+    access: 'garden-read',
+    params: gardenParams,
+    query: weatherQuery,
+    answer: weatherAnswer,
+  }),
+  weatherSources: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/weather/sources',
+    summary: 'Where the weather comes from',
+    access: 'garden-read',
+    params: gardenParams,
+    answer: z.array(weatherSource),
+  }),
+  readStation: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/station',
+    summary: 'Read the weather station now',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({}),
+    answer: z.array(weatherSource),
+  }),
+  addWeatherFile: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/files',
+    summary: 'Add hours of weather from a file, in as many parts as it takes under one id',
+    access: 'garden-write',
+    params: gardenParams,
+    body: weatherFileRequest,
+    answer: z.array(weatherSource),
+  }),
+  keepWeatherFile: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/files/kept',
+    summary: 'Take the hours of a file out, or put them back',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({ id, kept: z.boolean() }),
+    answer: z.array(weatherSource),
+  }),
+  stations: define({
+    method: 'get',
+    path: '/api/v1/weather-stations',
+    summary: 'Weather stations that a garden can be read from',
+    access: 'person',
+    answer: z.array(z.object({ id: entry, name: z.string(), simulated: z.boolean() })),
+  }),
   changes: define({
     method: 'get',
     path: '/api/v1/gardens/{garden}/changes',
@@ -194,6 +276,14 @@ export const endpoints = {
     access: 'open',
     body: calc.progressRequest,
     answer: calc.progressAnswer,
+  }),
+  sample: define({
+    method: 'post',
+    path: `${calcPath}/sample`,
+    summary: 'Enough looked at: act, leave, or look at more',
+    access: 'open',
+    body: calc.sampleRequest,
+    answer: calc.sampleAnswer,
   }),
 } as const;
 

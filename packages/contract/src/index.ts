@@ -22,15 +22,26 @@ export type {
   Application,
   Case,
   CaseFinding,
+  Catch,
+  Chore,
   Decision,
   GardenSettings,
+  Gauging,
   Look,
+  OwnThreshold,
   Place,
   Planting,
+  Round,
+  Stop,
+  Trap,
   Stored,
   Subject,
   Written,
 } from './records.js';
+
+// Shapes on the ground plan
+export { shape } from './shapes.js';
+export type { Shape } from './shapes.js';
 
 // People, sessions, gardens
 export { errorAnswer, gardenContents, gardenSummary, member, person, sessionAnswer, signInRequest, signUpRequest } from './access.js';
@@ -46,6 +57,8 @@ export {
   optionsRequest,
   progressAnswer,
   progressRequest,
+  sampleAnswer,
+  sampleRequest,
 } from './calc.js';
 export type {
   DifferentialAnswer,
@@ -56,7 +69,13 @@ export type {
   OptionsRequest,
   ProgressAnswer,
   ProgressRequest,
+  SampleAnswer,
+  SampleRequest,
 } from './calc.js';
 
+// Weather
+export { mostHoursInFile, weatherHour } from './weather.js';
+export type { StationState, WeatherAnswer, WeatherSource } from './weather.js';
+
 // Controlled words
-export { hiding, onset, pattern, placeKind, role, setting, stance, timeZone, unitSystem, verdict } from './words.js';
+export { hiding, measure, onset, pattern, placeKind, role, setting, stance, timeZone, trapKind, unitSystem, verdict } from './words.js';

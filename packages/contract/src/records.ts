@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { chore, clockMended, gauging, ownThreshold, round, stop, trap, trapCatch } from './roundRecords.js';
+import { shape } from './shapes.js';
 import {
   day,
   entry,
@@ -27,6 +29,8 @@ export const gardenSettings = z.strictObject({
   units: unitSystem,
   stance,
   region: entry,
+  /** the weather station that is read for it, by its id; none: weather comes from files alone */
+  weatherStation: entry.nullable().default(null),
 });
 
 export const place = z.strictObject({
@@ -34,8 +38,17 @@ export const place = z.strictObject({
   kind: placeKind,
   setting,
   areaM2: z.number().positive().max(1_000_000).nullable(),
+  shape: shape.nullable().default(null),
   note: longText,
   endedOn: day.nullable(),
+});
+
+/** A planting that came in from elsewhere is held apart until enough clean looks over enough days. */
+export const quarantine = z.strictObject({
+  from: day,
+  days: z.int().min(1).max(365),
+  looks: z.int().min(1).max(30),
+  releasedOn: day.nullable(),
 });
 
 export const planting = z.strictObject({
@@ -43,11 +56,15 @@ export const planting = z.strictObject({
   host: entry,
   cultivar: z.string().trim().max(120),
   plants: z.int().min(1).max(100_000),
+  rows: z.int().min(1).max(1000).default(1),
+  /** none: it lies in its place beside the others */
+  shape: shape.nullable().default(null),
   plantedOn: day,
   setting,
   inFlower: z.boolean(),
   eaten: z.boolean(),
   nextHarvestOn: day.nullable(),
+  quarantine: quarantine.nullable().default(null),
   note: longText,
   endedOn: day.nullable(),
 });
@@ -131,6 +148,13 @@ export const storedRecords = {
   decisions: stored(decision),
   applications: stored(z.strictObject({ ...application.shape, ...applicationWaits.shape })),
   looks: stored(recoveryLook),
+  traps: stored(trap),
+  catches: stored(trapCatch),
+  rounds: stored(z.strictObject({ ...round.shape, clockMended })),
+  stops: stored(z.strictObject({ ...stop.shape, clockMended })),
+  gaugings: stored(gauging),
+  chores: stored(chore),
+  thresholds: stored(ownThreshold),
 } as const;
 
 /** What is written for each subject. */
@@ -141,9 +165,16 @@ export const writtenRecords = {
   decisions: decision,
   applications: application,
   looks: recoveryLook,
+  traps: trap,
+  catches: trapCatch,
+  rounds: round,
+  stops: stop,
+  gaugings: gauging,
+  chores: chore,
+  thresholds: ownThreshold,
 } as const;
 
-export const subject = z.enum(['places', 'plantings', 'cases', 'decisions', 'applications', 'looks']);
+export const subject = z.enum(Object.keys(writtenRecords) as [keyof typeof writtenRecords]);
 export type Subject = z.infer<typeof subject>;
 
 export type GardenSettings = z.infer<typeof gardenSettings>;
@@ -154,5 +185,12 @@ export type CaseFinding = z.infer<typeof caseFinding>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Look = z.infer<typeof storedRecords.looks>;
+export type Trap = z.infer<typeof storedRecords.traps>;
+export type Catch = z.infer<typeof storedRecords.catches>;
+export type Round = z.infer<typeof storedRecords.rounds>;
+export type Stop = z.infer<typeof storedRecords.stops>;
+export type Gauging = z.infer<typeof storedRecords.gaugings>;
+export type Chore = z.infer<typeof storedRecords.chores>;
+export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
 export type Stored<S extends Subject> = z.infer<(typeof storedRecords)[S]>;
-export type Written<S extends Subject> = z.infer<(typeof writtenRecords)[S]>;
+export type Written<S extends Subject> = z.input<(typeof writtenRecords)[S]>;

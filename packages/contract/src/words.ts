@@ -9,6 +9,7 @@ export const hiding = z.enum(['rolled-leaf', 'mine', 'stem', 'root', 'case', 'wa
 export const unitSystem = z.enum(['metric', 'us']);
 export const verdict = z.enum(['fits', 'care', 'ruled-out']);
 export const placeKind = z.enum([
+  'room',
   'bed',
   'raised-bed',
   'tunnel',
@@ -22,6 +23,9 @@ export const placeKind = z.enum([
   'heap',
   'other',
 ]);
+/** what a threshold is counted in; `any`: one plant is too many */
+export const measure = z.enum(['any', 'plants-percent', 'count-per-plant', 'count-per-leaf', 'leaf-percent']);
+export const trapKind = z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']);
 export const role = z.enum(['owner', 'member', 'viewer']);
 
 export const id = z.uuid();

@@ -23,6 +23,7 @@ function repeatedIds(library: Library): string[] {
     condition: library.conditions,
     intervention: library.interventions,
     check: library.checks,
+    task: library.tasks,
     region: library.regions,
   };
   return Object.entries(lists).flatMap(([kind, list]) => {
@@ -58,6 +59,10 @@ function brokenReferences(library: Library): string[] {
         interventions,
       ),
     ]),
+    ...library.tasks.flatMap((task) => missing(task.id, 'condition', task.prevents, conditions)),
+    ...library.conditions
+      .filter(({ levels }) => levels.some(({ measure, trap }) => (measure === 'trap-per-week') !== (trap !== undefined)))
+      .map(({ id }) => `${id} has a level for a trap without saying which, or the other way round`),
     ...library.checks.flatMap((check) => missing(check.id, 'sign', check.reveals, signs)),
     ...library.interventions.flatMap((one) => [
       ...missing(

@@ -29,6 +29,7 @@ export const host = z.strictObject({
   names: z.array(text).default([]),
   eaten: z.boolean(),
   leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette']),
+  habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),
 });
 
 /** Something that a grower can see, feel, smell or find, on a named part of the plant. */
@@ -47,6 +48,14 @@ export const sign = z.strictObject({
 
 /** One interval in percent or days: low, high. */
 const range = z.tuple([z.number(), z.number()]).refine(([low, high]) => low <= high, 'low first');
+
+/** A level at which it pays to act, counted so that a sample can decide; lower on young plants. */
+const level = z.strictObject({
+  measure: z.enum(['any', 'plants-percent', 'count-per-plant', 'count-per-leaf', 'leaf-percent', 'trap-per-week']),
+  act: z.number().positive(),
+  young: z.number().positive().optional(),
+  trap: z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']).optional().describe('which trap, for catches in a week'),
+});
 
 export const condition = z.strictObject({
   id: entryId,
@@ -75,9 +84,11 @@ export const condition = z.strictObject({
   checks: z.array(entryId).min(1),
   lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
   threshold: z.strictObject({ act: text, basis: text }),
+  levels: z.array(level).default([]),
   treat: z.array(z.strictObject({ use: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() })),
   prevention: z.array(text).min(1),
   persistence: text,
+  restYears: z.number().positive().max(40).optional().describe('how long its ground stays closed to the families that take it'),
   spread: text,
   recovery: z.strictObject({ sign: text, lookAgainDays: z.int().min(1).max(60) }),
   disputes: z.array(dispute).default([]),
@@ -142,6 +153,19 @@ export const check = z.strictObject({
   caution: text.optional(),
 });
 
+/** One thing to look at on the prevention walk, in places of some kinds and months. */
+export const task = z.strictObject({
+  id: entryId,
+  name: text,
+  ask: text,
+  why: text,
+  prevents: z.array(entryId).min(1),
+  kinds: z.array(entryId).min(1).describe('kinds of place that it is for'),
+  months: z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere'),
+  everyDays: z.int().min(1).max(730),
+  measures: z.strictObject({ what: z.enum(['mulch-cm']), low: z.number(), high: z.number() }).optional(),
+});
+
 export const region = z.strictObject({
   id: entryId,
   name: text,
@@ -160,6 +184,7 @@ export const library = z.strictObject({
   conditions: z.array(condition),
   interventions: z.array(intervention),
   checks: z.array(check),
+  tasks: z.array(task),
   regions: z.array(region),
 });
 
@@ -168,6 +193,8 @@ export type Sign = z.infer<typeof sign>;
 export type Condition = z.infer<typeof condition>;
 export type Intervention = z.infer<typeof intervention>;
 export type Check = z.infer<typeof check>;
+export type Level = z.infer<typeof level>;
+export type Task = z.infer<typeof task>;
 export type Region = z.infer<typeof region>;
 export type Library = z.infer<typeof library>;
 export type Stance = z.infer<typeof stance>;

@@ -21,6 +21,7 @@ export function readLibrary(folder: string): Library {
     conditions: readSingles(join(folder, 'conditions'), entries.condition),
     interventions: readLists(join(folder, 'interventions'), entries.intervention),
     checks: readLists(join(folder, 'checks'), entries.check),
+    tasks: readLists(join(folder, 'tasks'), entries.task),
     regions: readSingles(join(folder, 'regions'), entries.region),
   };
 }
