@@ -9,13 +9,20 @@ const enough = {
 };
 
 test('what is not said has a sound default', () => {
-  expect(readConfig(enough)).toMatchObject({ PORT: 4310, HOST: '127.0.0.1', SECURE_COOKIES: 'false', LOG_LEVEL: 'info' });
+  expect(readConfig(enough)).toMatchObject({
+    PORT: 4310,
+    HOST: '127.0.0.1',
+    SECURE_COOKIES: 'false',
+    LOG_LEVEL: 'info',
+    SIGN_IN_TRIES: 10,
+  });
 });
 
 test.each([
   ['a port that is none', { PORT: '70000' }, 'PORT'],
   ['a secret that is too short', { SESSION_SECRET: 'short' }, 'SESSION_SECRET'],
   ['no database', { DATABASE_URL: undefined }, 'DATABASE_URL'],
+  ['no tries at all', { SIGN_IN_TRIES: '0' }, 'SIGN_IN_TRIES'],
   ['a level of logging that is none', { LOG_LEVEL: 'loud' }, 'LOG_LEVEL'],
 ])('%s is refused by name', (_, change, name) => {
   expect(() => readConfig({ ...enough, ...change })).toThrow(name);

@@ -2,6 +2,7 @@ import type { Library } from '@field-nurse/library';
 import type { Logger } from 'pino';
 import type { Pool } from 'pg';
 import type { Db } from './db/client.js';
+import type { Stations } from './weather/stations.js';
 
 /** All that the server takes from outside. */
 export interface Deps {
@@ -14,10 +15,12 @@ export interface Deps {
   readonly secret: string;
   /** folder of the built pages; none in tests of the API */
   readonly webFolder?: string;
+  /** the weather outside */
+  readonly stations: Stations;
   /** cookies over https only */
   readonly secureCookies: boolean;
   /** where true, the calculations need no sign-in */
   readonly openCalc: boolean;
-  /** how many tries to sign in within a quarter of an hour */
+  /** how many tries to sign in, and how many new accounts from one address, within a quarter of an hour */
   readonly signInTries: number;
 }

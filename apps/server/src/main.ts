@@ -6,12 +6,15 @@ import { createApp } from './app.js';
 import { isLoopback, readConfig } from './config.js';
 import { openDb, openPool } from './db/client.js';
 import { migrateDatabase } from './db/migrate.js';
+import type { Deps } from './deps.js';
+import { startWeatherJobs } from './weather/jobs.js';
+import { noStations, stationsOver } from './weather/stations.js';
 
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
 await migrateDatabase(config.DATABASE_URL, config.MIGRATIONS_FOLDER);
 const pool = openPool(config.DATABASE_URL);
-const app = createApp({
+const deps: Deps = {
   db: openDb(pool),
   pool,
   library: librarySchema.parse(JSON.parse(readFileSync(config.LIBRARY_FILE, 'utf8'))),
@@ -21,15 +24,17 @@ const app = createApp({
   webFolder: config.WEB_FOLDER,
   secureCookies: config.SECURE_COOKIES === 'true',
   openCalc: config.OPEN_CALC === undefined ? isLoopback(config.HOST) : config.OPEN_CALC === 'true',
-  signInTries: 10,
-});
-const server = createServer(app.callback());
+  signInTries: config.SIGN_IN_TRIES,
+  stations: config.WEATHER_STATIONS_URL ? stationsOver(config.WEATHER_STATIONS_URL) : noStations,
+};
+const jobs = await startWeatherJobs(deps);
+const server = createServer(createApp(deps).callback());
 server.listen(config.PORT, config.HOST, () => log.info(`listening on http://${config.HOST}:${config.PORT}`));
 
 const graceMs = 3000;
 for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.once(signal, () => {
-    server.close(() => void pool.end());
+    server.close(() => void jobs.stop().then(() => pool.end()));
     setTimeout(() => server.closeAllConnections(), graceMs).unref();
   });
 }

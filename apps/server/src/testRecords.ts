@@ -1,5 +1,6 @@
 import type { GardenSettings, Written } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 
 // Records as a gardener would write them, for tests to send and to change.
 
@@ -11,15 +12,19 @@ export const settings: GardenSettings = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  weatherStation: null,
 };
 
-export const bed: Written<'places'> = { name: 'Bed', kind: 'bed', setting: 'outdoor', areaM2: null, note: '', endedOn: null };
+export const bed: Written<'places'> = { name: 'Bed', kind: 'bed', setting: 'outdoor', areaM2: null, shape: null, note: '', endedOn: null };
 
 export const planting = (placeId: string): Written<'plantings'> => ({
   placeId,
   host: 'potato',
   cultivar: '',
   plants: 3,
+  rows: 1,
+  shape: null,
+  quarantine: null,
   plantedOn: '2026-05-01',
   setting: 'outdoor',
   inFlower: false,
@@ -81,6 +86,86 @@ export const look = (caseId: string, plantingId: string): Written<'looks'> => ({
   nextLookOn: null,
   note: '',
 });
+
+export const trap = (placeId: string): Written<'traps'> => ({
+  placeId,
+  name: 'Card by the door',
+  kind: 'sticky-card',
+  target: 'glasshouse-whitefly',
+  spots: [{ from: '2026-07-01', name: 'by the door', x: 1, y: 2 }],
+  rests: [{ from: '2026-07-03', until: '2026-07-05' }],
+  weeklyLevel: null,
+  note: '',
+  endedOn: null,
+});
+
+export const trapCatch = (trapId: string): Written<'catches'> => ({
+  trapId,
+  checkedOn: '2026-07-08',
+  caught: [{ what: 'whitefly', count: 4 }],
+  emptied: true,
+  note: '',
+});
+
+export const round = (walk: string[]): Written<'rounds'> => ({ startedAt: '2026-07-18T08:00:00.000Z', endedAt: null, by: 'Owner', walk });
+
+export const stop = (roundId: string, plantingId: string): Written<'stops'> => ({
+  roundId,
+  plantingId,
+  lookedAt: '2026-07-18T08:05:00.000Z',
+  found: true,
+  signs: ['wet-dark-blotches'],
+  target: 'late-blight',
+  measure: 'any',
+  sample: [0, 0, 1],
+  decision: 'act',
+  severity: 3,
+  gauged: null,
+  damage: 'new',
+  helpers: 0,
+  droppings: false,
+  eggs: false,
+  caseId: null,
+  photos: [],
+  note: '',
+});
+
+export const gauging = (plantingId: string | null): Written<'gaugings'> => ({
+  plantingId,
+  measuredAt: '2026-07-18T08:06:00.000Z',
+  eyedPercent: 20,
+  eatenPercent: 8,
+  discolouredPercent: 2,
+  uncertainty: 1,
+  spots: 3,
+  areaMm2: null,
+  by: 'Owner',
+  note: '',
+});
+
+export const chore = (placeId: string): Written<'chores'> => ({
+  placeId,
+  task: 'mulch-depth',
+  doneOn: '2026-07-10',
+  outcome: 'done',
+  amount: 5,
+  note: '',
+});
+
+export const ownThreshold: Written<'thresholds'> = {
+  condition: 'leek-rust',
+  measure: 'leaf-percent',
+  act: 5,
+  why: 'For show.',
+  endedOn: null,
+};
+
+/** A small picture that says where it was taken, as cameras do. */
+export const smallPhoto = () =>
+  sharp({ create: { width: 60, height: 40, channels: 3, background: 'green' } })
+    .withExif({ IFD0: { Copyright: 'Owner' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 54/1 0/1' } })
+    .jpeg()
+    .toBuffer();
 
 /** The body of a first write. */
 export const fresh = (value: unknown) => ({ change: randomUUID(), version: 0, value });

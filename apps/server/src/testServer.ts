@@ -10,12 +10,18 @@ import { createApp } from './app';
 import { openDb, openPool } from './db/client';
 import { migrateDatabase } from './db/migrate';
 import { ApiClient } from './demo/apiClient';
+import { noStations } from './weather/stations';
+import type { Stations } from './weather/stations';
 import { fresh, settings } from './testRecords';
 
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
 /** A server over a database of its own, on a free port. */
-export async function startTestServer({ signInTries = 100, webFolder }: { signInTries?: number; webFolder?: string } = {}) {
+export async function startTestServer({
+  signInTries = 100,
+  webFolder,
+  stations = noStations,
+}: { signInTries?: number; webFolder?: string; stations?: Stations } = {}) {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('Set TEST_DATABASE_URL; npm test does.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -36,6 +42,7 @@ export async function startTestServer({ signInTries = 100, webFolder }: { signIn
     secureCookies: false,
     openCalc: true,
     signInTries,
+    stations,
     ...(webFolder && { webFolder }),
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');

@@ -17,7 +17,8 @@ export function openApiDocument(version: string): object {
   const registry = new OpenAPIRegistry();
   const session = registry.registerComponent('securitySchemes', 'session', { type: 'apiKey', in: 'cookie', name: 'field-nurse' });
   for (const [name, endpoint] of Object.entries(endpoints) as [string, Endpoint][]) {
-    const { method, path, summary, access, params, query, body, answer } = endpoint;
+    const { method, path, summary, access, params, query, body, upload, answerType, answer } = endpoint;
+    const file = { type: 'string', format: 'binary' } as const;
     registry.registerPath({
       operationId: name,
       method,
@@ -29,9 +30,13 @@ export function openApiDocument(version: string): object {
         ...(params && { params }),
         ...(query && { query }),
         ...(body && { body: { content: { 'application/json': { schema: body } } } }),
+        ...(upload && { body: { content: Object.fromEntries(upload.types.map((type) => [type, { schema: file }])) } }),
       },
       responses: {
-        200: { description: 'Answer', content: { 'application/json': { schema: answer } } },
+        200: {
+          description: 'Answer',
+          content: answerType ? { [answerType]: { schema: file } } : { 'application/json': { schema: answer } },
+        },
         ...Object.fromEntries(
           Object.entries(problems).map(([status, description]) => [
             status,

@@ -47,6 +47,14 @@ test('progress of a series', async () => {
   expect(await refused(calc('progress', { points: [...points].reverse() }))).toContain('dates must ascend');
 });
 
+test('a sample, and what its test is worth', async () => {
+  const answer = await calc<{ curves: { points: unknown[] } }>('sample', { test: 'binomial', p0: 0.1, p1: 0.3, seen: [1, 0, 1, 1] });
+  expect(answer).toMatchObject({ decision: 'act', n: 4 });
+  expect(answer.curves.points).toHaveLength(21);
+  expect(await refused(calc('sample', { test: 'binomial', p0: 0.4, p1: 0.3, seen: [] }))).toMatch(/400.*0 < p0 < p1 < 1/);
+  expect(await refused(calc('sample', { test: 'iwao', seen: [] }))).toMatch(/400.*p1 is needed/);
+});
+
 test('an unknown name says which field holds it', async () => {
   expect(await refused(calc('differential', { host: 'triffid' }))).toMatch(/unknown-name.*host|host.*unknown-name/);
   expect(await refused(calc('options', { host: 'leek', conditions: ['gloom'], setting: 'outdoor', stance: 'organic' }))).toContain(

@@ -21,6 +21,14 @@ export class ApiClient {
     return JSON.parse(text) as T;
   }
 
+  /** Send a file as it is. @throws Error with the server's answer when it refuses */
+  async sendFile<T>(path: string, file: Uint8Array, type: string): Promise<T> {
+    const answer = await this.#ask('put', path, file, type);
+    const text = await answer.text();
+    if (!answer.ok) throw new Error(`put ${path} was refused with ${answer.status}: ${text}`);
+    return JSON.parse(text) as T;
+  }
+
   /** The status alone. */
   async status(method: Method, path: string, body?: unknown): Promise<number> {
     const answer = await this.#ask(method, path, body);
@@ -28,15 +36,15 @@ export class ApiClient {
     return answer.status;
   }
 
-  async #ask(method: Method, path: string, body?: unknown): Promise<Response> {
+  async #ask(method: Method, path: string, body?: unknown, type = 'application/json'): Promise<Response> {
     const answer = await fetch(this.address + path, {
       method: method.toUpperCase(),
       headers: {
-        'Content-Type': 'application/json',
+        'Content-Type': type,
         Cookie: [...this.#cookies].map(([name, value]) => `${name}=${value}`).join('; '),
         'X-XSRF-TOKEN': this.#cookies.get('XSRF-TOKEN') ?? '',
       },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      ...(body !== undefined && { body: body instanceof Uint8Array ? Buffer.from(body) : JSON.stringify(body) }),
     });
     for (const cookie of answer.headers.getSetCookie()) {
       const [, name, value] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];

@@ -1,6 +1,8 @@
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
-import { demoCases, demoNow, demoPlaces, demoPlantings, demoSettings } from './osierReach';
+import { demoFinds, demoGaugings, demoRounds, demoThresholds, demoTraps } from './osierReachRounds';
+import { demoNow, demoPlaces, demoPlantings, demoSettings } from './osierReach';
+import { demoCases } from './osierReachCases';
 
 const library = readLibrary(join(import.meta.dirname, '../../../../packages/library/data'));
 const known = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
@@ -16,6 +18,26 @@ test('everything in it is in the library', () => {
     for (const { option } of [...(decided ?? []), ...(applied ?? [])]) expect(interventions).toContain(option);
   }
   expect(library.regions.map(({ id }) => id)).toContain(demoSettings.region);
+});
+
+test('traps, rounds and measured leaves hold to the library and to the garden', () => {
+  const places = Object.keys(demoPlaces);
+  for (const { at, target, spots, read } of demoTraps) {
+    expect(places).toContain(at);
+    if (target) expect(conditions).toContain(target);
+    const days = [spots[0]!.from, ...read.map(([on]) => on), today];
+    expect(days).toEqual([...days].sort());
+  }
+  for (const { round, planting, stop } of demoFinds) {
+    expect(demoRounds[round]).toBeDefined();
+    expect(Object.keys(demoPlantings)).toContain(planting);
+    for (const sign of stop.signs ?? []) expect(signs).toContain(sign);
+  }
+  for (const { planting, measuredAt } of demoGaugings) {
+    expect(Object.keys(demoPlantings)).toContain(planting);
+    expect(measuredAt < demoNow).toBe(true);
+  }
+  for (const { condition } of demoThresholds) expect(conditions).toContain(condition);
 });
 
 test('every planting stands in a place, every case on a planting', () => {

@@ -1,5 +1,5 @@
-import { endpoints } from '@field-nurse/contract';
-import type { Subject } from '@field-nurse/contract';
+import { endpoints, storedRecords } from '@field-nurse/contract';
+import type { GardenContents, Subject } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import { invalidField } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
@@ -26,17 +26,10 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {
-    const of = <S extends Subject>(subject: S) => recordsOf(db, subject, garden);
-    const [summary, places, plantings, cases, decisions, applications, looks] = await Promise.all([
-      gardenById(db, garden, access.person!.id),
-      of('places'),
-      of('plantings'),
-      of('cases'),
-      of('decisions'),
-      of('applications'),
-      of('looks'),
-    ]);
-    return { garden: summary, places, plantings, cases, decisions, applications, looks };
+    const subjects = Object.keys(storedRecords) as Subject[];
+    const summary = await gardenById(db, garden, access.person!.id);
+    const lists = await Promise.all(subjects.map(async (subject) => [subject, await recordsOf(db, subject, garden)] as const));
+    return { garden: summary, ...Object.fromEntries(lists) } as GardenContents;
   });
 
   serve(router, deps, endpoints.members, ({ params }) => membersOf(db, params.garden));

@@ -19,7 +19,7 @@ export function headers(): Middleware {
           workerSrc: ["'self'"],
           styleSrc: ["'self'", styles],
           fontSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
           connectSrc: ["'self'"],
           manifestSrc: ["'self'"],
           formAction: ["'self'"],

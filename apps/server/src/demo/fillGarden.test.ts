@@ -1,0 +1,101 @@
+import type { GardenContents } from '@field-nurse/contract';
+import { readLibrary } from '@field-nurse/library/files';
+import { dayAt } from '@field-nurse/core/timing';
+import { eq } from 'drizzle-orm';
+import { join } from 'node:path';
+import { openDb } from '../db/client';
+import { gardens } from '../gardens/tables';
+import { startTestServer } from '../testServer';
+import type { TestServer } from '../testServer';
+import { ApiClient } from './apiClient';
+import { fillGarden } from './fillGarden';
+import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach';
+import { demoCases } from './osierReachCases';
+import { demoRounds, demoTraps } from './osierReachRounds';
+
+// The demo garden, put through the API as it is at a first start.
+
+let server: TestServer;
+let contents: GardenContents;
+let id: string;
+beforeAll(async () => {
+  server = await startTestServer();
+  const client = new ApiClient(server.address);
+  const library = readLibrary(join(import.meta.dirname, '../../../../packages/library/data'));
+  const db = openDb(server.pool);
+  id = await fillGarden(client, library, (garden) =>
+    db
+      .update(gardens)
+      .set({ fixedNow: new Date(demoNow) })
+      .where(eq(gardens.id, garden)),
+  );
+  contents = await client.send<GardenContents>('get', `/api/v1/gardens/${id}`);
+}, 120_000);
+afterAll(() => server.stop());
+
+const zone = demoSettings.timeZone;
+const today = demoNow.slice(0, 10);
+
+test('all of it is there', () => {
+  const { places, plantings, cases, traps, rounds } = contents;
+  expect([places, plantings, cases, traps, rounds].map(({ length }) => length)).toEqual([
+    Object.keys(demoPlaces).length,
+    Object.keys(demoPlantings).length,
+    demoCases.length,
+    demoTraps.length,
+    demoRounds.length,
+  ]);
+  expect(contents.catches).toHaveLength(demoTraps.reduce((sum, { read }) => sum + read.length, 0));
+});
+
+test('its clock stands still, and no clock had to be mended', () => {
+  expect(contents.garden.fixedNow).toBe(demoNow);
+  expect([...contents.rounds, ...contents.stops].filter(({ clockMended }) => clockMended)).toEqual([]);
+});
+
+test('every round was ended, went past what grew that day, and stopped at each once', () => {
+  const byId = new Map(contents.plantings.map((planting) => [planting.id, planting]));
+  for (const round of contents.rounds) {
+    const stops = contents.stops.filter(({ roundId }) => roundId === round.id);
+    expect(round.endedAt! > round.startedAt).toBe(true);
+    expect(stops.map(({ plantingId }) => plantingId).sort()).toEqual([...round.walk].sort());
+    const day = dayAt(round.startedAt, zone);
+    for (const planting of round.walk.map((one) => byId.get(one)!)) {
+      expect(planting.plantedOn <= day).toBe(true);
+      expect(planting.endedOn === null || planting.endedOn >= day).toBe(true);
+    }
+  }
+});
+
+test('no round stopped at a planting with an open case: those have looks of their own', () => {
+  for (const { plantingId, lookedAt } of contents.stops) {
+    const day = dayAt(lookedAt, zone);
+    const open = contents.cases.filter((one) => one.plantingId === plantingId && one.openedOn <= day && (one.closedOn ?? day) >= day);
+    expect(open).toEqual([]);
+  }
+});
+
+test('the prevention walk has been made everywhere, most of it lately, and nothing of it lies ahead', () => {
+  const walked = new Set(contents.chores.map(({ placeId }) => placeId));
+  // A room is walked by what stands in it.
+  const rooms = contents.places.filter(({ kind }) => kind === 'room');
+  expect(walked.size).toBe(contents.places.length - rooms.length);
+  expect(contents.chores.every(({ doneOn }) => doneOn < today)).toBe(true);
+});
+
+test('what the server works out of an application is there: re-entry after it, harvest on a later day or the same', () => {
+  for (const { appliedAt, reEntryAt, harvestSafeOn } of contents.applications) {
+    expect(reEntryAt >= appliedAt).toBe(true);
+    if (harvestSafeOn) expect(harvestSafeOn >= dayAt(appliedAt, zone)).toBe(true);
+  }
+});
+
+test('one new arrival is held apart, and each of its people can sign in', async () => {
+  expect(contents.plantings.filter(({ quarantine }) => quarantine).map(({ host }) => host)).toEqual(['fuchsia']);
+  for (const { email } of demoPeople) {
+    const visitor = new ApiClient(server.address);
+    await visitor.send('get', '/api/v1/session');
+    expect(await visitor.status('post', '/api/v1/session', { email, password: demoPassword })).toBe(200);
+    expect(await visitor.status('get', `/api/v1/gardens/${id}`)).toBe(200);
+  }
+});

@@ -1,0 +1,169 @@
+import type { Subject, Written } from '@field-nurse/contract';
+import { seededRandom } from '@field-nurse/core/statistics';
+import { addDays } from '@field-nurse/core/timing';
+import type { Library } from '@field-nurse/library';
+import type { ApiClient } from './apiClient.js';
+import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
+import { demoCases } from './osierReachCases.js';
+import type { CaseSketch } from './osierReachCases.js';
+import { demoArrival, demoFinds, demoGaugings, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
+
+const random = seededRandom(18072026);
+const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join('');
+/** Ids that are the same at each load, in the shape of a random UUID. */
+const nextId = () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`;
+
+/** Make the demo garden and everything in it. @returns its id */
+export async function fillGarden(client: ApiClient, library: Library, fixClock: (gardenId: string) => Promise<unknown>): Promise<string> {
+  for (const person of [...demoPeople].reverse()) await client.signUp({ ...person, password: demoPassword });
+  const gardenId = nextId();
+  await client.send('post', '/api/v1/gardens', { id: gardenId, settings: demoSettings });
+  await fixClock(gardenId);
+  for (const { email } of demoPeople.slice(1)) await client.send('post', `/api/v1/gardens/${gardenId}/members`, { email, role: 'member' });
+
+  const write = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
+    const id = nextId();
+    await client.send('put', `/api/v1/gardens/${gardenId}/${subject}/${id}`, { change: nextId(), version: 0, value });
+    return id;
+  };
+  const placeIds = new Map<string, string>();
+  for (const [key, place] of Object.entries(demoPlaces)) placeIds.set(key, await write('places', place));
+  const plantingIds = new Map<string, string>();
+  for (const [key, { at, planted, harvest, flower, ended, note, ...rest }] of Object.entries(demoPlantings)) {
+    const planting: Written<'plantings'> = {
+      ...rest,
+      placeId: placeIds.get(at)!,
+      plantedOn: planted,
+      setting: demoPlaces[at].setting,
+      inFlower: flower ?? false,
+      nextHarvestOn: harvest ?? null,
+      quarantine: key === demoArrival.planting ? demoArrival.quarantine : null,
+      note: note ?? '',
+      endedOn: ended ?? null,
+    };
+    plantingIds.set(key, await write('plantings', planting));
+  }
+  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, write);
+  await fillTraps(placeIds, write);
+  await fillRounds(plantingIds, write);
+  await fillChores(library, placeIds, write);
+  for (const { planting, ...value } of demoGaugings) await write('gaugings', { ...value, plantingId: plantingIds.get(planting)! });
+  for (const value of demoThresholds) await write('thresholds', value);
+  return gardenId;
+}
+
+type Write = <S extends Subject>(subject: S, value: Written<S>) => Promise<string>;
+
+async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): Promise<void> {
+  const caseId = await write('cases', {
+    plantingId,
+    openedOn: sketch.opened,
+    words: sketch.words,
+    findings: sketch.found.map(([sign, state = 'seen']) => ({
+      sign,
+      state,
+      source: state === 'seen' ? 'text' : 'tap',
+      phrase: null,
+      on: sketch.opened,
+    })),
+    onset: null,
+    pattern: null,
+    stage: sketch.stage ?? null,
+    hidden: sketch.hidden ?? null,
+    helpersSeen: sketch.helpers ?? false,
+    diagnoses: sketch.taken.map(({ on, for: conditions, why = '' }) => ({ on, conditions: [...conditions], why })),
+    closedOn: sketch.closed?.on ?? null,
+    outcome: sketch.closed?.outcome ?? null,
+    note: sketch.closed?.note ?? '',
+  });
+  for (const { on, lookAgain, note = '', verdict = 'fits', option } of sketch.decided ?? [])
+    await write('decisions', { caseId, option, verdict, decidedOn: on, lookAgainOn: lookAgain, note });
+  for (const one of sketch.applied ?? [])
+    await write('applications', {
+      caseId,
+      plantingId,
+      option: one.option,
+      appliedAt: one.at,
+      plants: one.plants,
+      productAmount: one.product?.[0] ?? null,
+      productUnit: one.product?.[1] ?? null,
+      waterL: one.waterL ?? null,
+      coveredPart: one.part,
+      appliedBy: one.by ?? demoPeople[0].name,
+      temperatureC: one.temperatureC ?? null,
+      windKmh: one.windKmh ?? null,
+      sky: one.sky ?? '',
+      why: one.why,
+    });
+  for (const { on, severity, count = null, growth, next = null, note = '' } of sketch.looks ?? [])
+    await write('looks', { caseId, plantingId, lookedOn: on, severity, count, newGrowth: growth, nextLookOn: next, note });
+}
+
+type Ids = ReadonlyMap<string, string>;
+
+async function fillTraps(placeIds: Ids, write: Write): Promise<void> {
+  for (const { at, name, kind, target, what, spots, rests = [], note = '', read } of demoTraps) {
+    const trap = { placeId: placeIds.get(at)!, name, kind, target, spots, rests, weeklyLevel: null, note, endedOn: null };
+    const trapId = await write('traps', trap);
+    for (const [checkedOn, count, others = []] of read)
+      await write('catches', { trapId, checkedOn, caught: [{ what, count }, ...others], emptied: true, note: '' });
+  }
+}
+
+const minuteMs = 60_000;
+
+/** Each round goes past what grew then and had no open case, one stop every minute and a half. */
+async function fillRounds(plantingIds: Ids, write: Write): Promise<void> {
+  for (const [number, { at, by, places }] of demoRounds.entries()) {
+    const day = at.slice(0, 10);
+    const sick = new Set(
+      demoCases.flatMap(({ planting, opened, closed }) => (opened <= day && (closed?.on ?? day) >= day ? [planting] : [])),
+    );
+    const walk = Object.entries(demoPlantings).filter(
+      ([key, { planted, ended, at: place }]) =>
+        planted <= day && (ended ?? day) >= day && !sick.has(key as CaseSketch['planting']) && (places?.includes(place) ?? true),
+    );
+    const seen = (stop: number) => new Date(Date.parse(at) + stop * 1.5 * minuteMs).toISOString();
+    const ids = walk.map(([key]) => plantingIds.get(key)!);
+    const roundId = await write('rounds', { startedAt: at, endedAt: seen(walk.length + 1), by, walk: ids });
+    for (const [i, [key]] of walk.entries())
+      await write('stops', {
+        ...nothingFound,
+        ...demoFinds.find(({ round, planting }) => round === number && planting === key)?.stop,
+        roundId,
+        plantingId: ids[i]!,
+        lookedAt: seen(i),
+      });
+  }
+}
+
+const nothingFound = {
+  found: false,
+  signs: [],
+  target: null,
+  measure: null,
+  sample: [],
+  decision: null,
+  severity: null,
+  gauged: null,
+  damage: null,
+  helpers: 0,
+  droppings: false,
+  eggs: false,
+  caseId: null,
+  photos: [],
+  note: '',
+};
+
+/** The prevention walk of the last weeks: most of it lately, some a little overdue. */
+async function fillChores(library: Library, placeIds: Ids, write: Write): Promise<void> {
+  const today = demoNow.slice(0, 10);
+  const month = Number(today.slice(5, 7));
+  for (const [key, { kind }] of Object.entries(demoPlaces))
+    for (const { id, kinds, months, everyDays, measures } of library.tasks) {
+      if (!kinds.includes(kind) || !months.includes(month)) continue;
+      const doneOn = addDays(today, -Math.max(1, Math.floor(random() * everyDays * 1.12)));
+      const outcome = random() < 0.75 ? 'fine' : 'done';
+      await write('chores', { placeId: placeIds.get(key)!, task: id, doneOn, outcome, amount: measures ? 5 : null, note: '' });
+    }
+}

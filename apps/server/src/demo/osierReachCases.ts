@@ -1,0 +1,494 @@
+import type { Written } from '@field-nurse/contract';
+import type { PlantingKey } from './osierReach.js';
+
+// What ailed the plants of Osier Reach, what was done, and how it went.
+
+type Found = readonly [sign: string, state?: 'seen' | 'absent'];
+
+export interface CaseSketch {
+  readonly planting: PlantingKey;
+  readonly opened: string;
+  readonly words: string;
+  readonly found: readonly Found[];
+  readonly taken: readonly { on: string; for: readonly string[]; why?: string }[];
+  readonly stage?: string;
+  readonly hidden?: Written<'cases'>['hidden'];
+  readonly helpers?: boolean;
+  readonly decided?: readonly { on: string; option: string; verdict?: 'fits' | 'care'; lookAgain: string; note?: string }[];
+  readonly applied?: readonly {
+    at: string;
+    option: string;
+    plants: number;
+    product?: readonly [number, string];
+    waterL?: number;
+    part: string;
+    by?: string;
+    temperatureC?: number;
+    windKmh?: number;
+    sky?: string;
+    why: string;
+  }[];
+  readonly looks?: readonly {
+    on: string;
+    severity: number;
+    count?: number;
+    growth: Written<'looks'>['newGrowth'];
+    next?: string;
+    note?: string;
+  }[];
+  readonly closed?: { on: string; outcome: NonNullable<Written<'cases'>['outcome']>; note: string };
+}
+
+export const demoCases: readonly CaseSketch[] = [
+  {
+    planting: 'leeks',
+    opened: '2026-06-22',
+    words: 'orange dust in stripes on the leaves, and pale windows with green crumbs in the folds, a small cream grub in two of them',
+    found: [['rust-pustules'], ['leaf-strips-windows'], ['green-black-droppings'], ['grub-in-shoot'], ['black-varnish-dots', 'absent']],
+    taken: [{ on: '2026-06-22', for: ['leek-rust', 'leek-moth'], why: 'Orange dust and a grub: two troubles at once.' }],
+    stage: 'larva',
+    decided: [
+      {
+        on: '2026-06-23',
+        option: 'hand-pick',
+        verdict: 'care',
+        lookAgain: '2026-06-30',
+        note: 'Squash in the fold; mesh for the August flight.',
+      },
+    ],
+    applied: [
+      {
+        at: '2026-06-23T07:10:00Z',
+        option: 'hand-pick',
+        plants: 220,
+        part: 'inner leaves',
+        by: 'Tam Reedmace',
+        sky: 'overcast',
+        why: '31 grubs and 12 cocoons squashed',
+      },
+      {
+        at: '2026-07-03T07:30:00Z',
+        option: 'sulphur',
+        plants: 220,
+        product: [60, 'g'],
+        waterL: 20,
+        part: 'both sides of the leaves',
+        temperatureC: 16,
+        windKmh: 6,
+        sky: 'cloud',
+        why: 'rust on a tenth of the leaf',
+      },
+    ],
+    looks: [
+      { on: '2026-06-22', severity: 9, count: 31, growth: 'marked' },
+      { on: '2026-06-30', severity: 12, count: 12, growth: 'marked' },
+      { on: '2026-07-09', severity: 10, count: 4, growth: 'clean' },
+      { on: '2026-07-16', severity: 8, count: 2, growth: 'clean', next: '2026-07-26' },
+    ],
+  },
+  {
+    planting: 'leeksUntreated',
+    opened: '2026-06-22',
+    words: 'orange dust here as well, kept untreated to compare',
+    found: [['rust-pustules']],
+    taken: [{ on: '2026-06-22', for: ['leek-rust'] }],
+    decided: [{ on: '2026-06-23', option: 'watch', lookAgain: '2026-06-30', note: 'Trial row.' }],
+    looks: [
+      { on: '2026-06-22', severity: 8, growth: 'marked' },
+      { on: '2026-06-30', severity: 14, growth: 'marked' },
+      { on: '2026-07-09', severity: 19, growth: 'marked' },
+      { on: '2026-07-16', severity: 22, growth: 'marked', next: '2026-07-26' },
+    ],
+  },
+  {
+    planting: 'garlic',
+    opened: '2025-06-10',
+    words: 'plants going yellow and keeling over in one corner, white fluff at the base with black pinheads',
+    found: [['white-fluff-bulb-base'], ['yellow-old-leaves'], ['wilted'], ['bulb-soft-smelly', 'absent']],
+    taken: [{ on: '2025-06-10', for: ['allium-white-rot'] }],
+    decided: [
+      {
+        on: '2025-06-11',
+        option: 'remove-with-soil',
+        lookAgain: '2025-06-24',
+        note: 'All of it, with the soil; bed closed to the family.',
+      },
+    ],
+    applied: [
+      {
+        at: '2025-06-11T08:00:00Z',
+        option: 'remove-with-soil',
+        plants: 140,
+        part: 'whole plants and a spade of soil',
+        by: 'Wren Sallow',
+        why: 'no cure; keep the grains in one bed',
+      },
+    ],
+    looks: [{ on: '2025-06-10', severity: 35, growth: 'none' }],
+    closed: { on: '2025-06-24', outcome: 'removed', note: 'Bed marked: no alliums until 2040.' },
+  },
+  {
+    planting: 'potatoes',
+    opened: '2026-07-13',
+    words: 'dark wet blotches on the tips after the rainy week, white fringe underneath in the morning',
+    found: [['wet-dark-blotches'], ['white-fringe-under-blotch'], ['ringed-brown-spots', 'absent']],
+    taken: [{ on: '2026-07-13', for: ['late-blight'] }],
+    stage: 'lesion',
+    decided: [
+      { on: '2026-07-13', option: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' },
+    ],
+    applied: [
+      {
+        at: '2026-07-13T18:20:00Z',
+        option: 'copper',
+        plants: 90,
+        product: [27, 'g'],
+        waterL: 9,
+        part: 'both sides of the leaves to run-off',
+        temperatureC: 18,
+        windKmh: 8,
+        sky: 'dry, rain due in two days',
+        why: 'first blotches; wet spell ahead',
+      },
+    ],
+    looks: [
+      { on: '2026-07-13', severity: 2, growth: 'clean' },
+      { on: '2026-07-16', severity: 4, growth: 'clean', next: '2026-07-18' },
+    ],
+  },
+  {
+    planting: 'potatoesUntreated',
+    opened: '2026-07-13',
+    words: 'the same blotches; untreated row',
+    found: [['wet-dark-blotches'], ['white-fringe-under-blotch']],
+    taken: [{ on: '2026-07-13', for: ['late-blight'] }],
+    decided: [{ on: '2026-07-13', option: 'watch', lookAgain: '2026-07-16', note: 'Trial row: haulm is cut at ten percent.' }],
+    looks: [
+      { on: '2026-07-13', severity: 2, growth: 'clean' },
+      { on: '2026-07-16', severity: 9, growth: 'marked', next: '2026-07-18' },
+    ],
+  },
+  {
+    planting: 'cucumbers',
+    opened: '2026-06-27',
+    words: 'fine pale dots on the leaves by the door, webs under the worst ones, dry and hot in here',
+    found: [['leaf-stippling'], ['leaf-webbing'], ['moving-specks'], ['black-varnish-dots', 'absent'], ['sticky-leaves', 'absent']],
+    taken: [{ on: '2026-06-27', for: ['spider-mite'] }],
+    helpers: true,
+    decided: [{ on: '2026-06-28', option: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' }],
+    applied: [
+      {
+        at: '2026-06-28T17:00:00Z',
+        option: 'phytoseiulus',
+        plants: 18,
+        part: 'worst leaves first',
+        by: 'Isa Marrow',
+        temperatureC: 24,
+        sky: 'in the tunnel',
+        why: 'speckling on one leaf in six',
+      },
+      {
+        at: '2026-07-02T07:00:00Z',
+        option: 'raise-humidity',
+        plants: 18,
+        part: 'paths and undersides',
+        by: 'Isa Marrow',
+        why: 'hot dry week',
+      },
+    ],
+    looks: [
+      { on: '2026-06-27', severity: 18, count: 40, growth: 'marked' },
+      { on: '2026-07-04', severity: 24, count: 52, growth: 'marked' },
+      { on: '2026-07-10', severity: 21, count: 19, growth: 'marked', note: 'Predators on most leaves.' },
+      { on: '2026-07-15', severity: 19, count: 6, growth: 'clean', next: '2026-07-19' },
+    ],
+  },
+  {
+    planting: 'tomatoes',
+    opened: '2026-07-06',
+    words: 'older leaves yellow between the veins, veins stay green, nothing moving on them',
+    found: [
+      ['yellow-between-veins-old'],
+      ['moving-specks', 'absent'],
+      ['leaf-stippling', 'absent'],
+      ['yellow-between-veins-new', 'absent'],
+    ],
+    taken: [{ on: '2026-07-06', for: ['magnesium-shortage'] }],
+    decided: [{ on: '2026-07-06', option: 'magnesium-feed', lookAgain: '2026-07-16' }],
+    applied: [
+      {
+        at: '2026-07-06T19:00:00Z',
+        option: 'magnesium-feed',
+        plants: 36,
+        product: [72, 'g'],
+        waterL: 3.6,
+        part: 'leaves, until wet',
+        temperatureC: 19,
+        sky: 'in the tunnel',
+        why: 'green veins on yellow, beside swelling fruit',
+      },
+    ],
+    looks: [
+      { on: '2026-07-06', severity: 15, growth: 'clean' },
+      { on: '2026-07-16', severity: 13, growth: 'clean', next: '2026-07-26' },
+    ],
+  },
+  {
+    planting: 'beans',
+    opened: '2026-06-18',
+    words: 'blackfly on the tips of the end plants, ants running up, and small grey alligators with orange marks among them',
+    found: [['black-soft-insects'], ['ants-running'], ['helper-larvae']],
+    taken: [{ on: '2026-06-18', for: ['black-bean-aphid'], why: 'With ladybird larvae at work on them.' }],
+    helpers: true,
+    decided: [{ on: '2026-06-18', option: 'leave-to-helpers', lookAgain: '2026-06-24', note: 'Act if it reaches one plant in four.' }],
+    looks: [
+      { on: '2026-06-18', severity: 6, count: 120, growth: 'marked' },
+      { on: '2026-06-24', severity: 7, count: 60, growth: 'marked' },
+      { on: '2026-07-01', severity: 3, count: 4, growth: 'clean' },
+      { on: '2026-07-08', severity: 2, count: 0, growth: 'clean' },
+    ],
+    closed: { on: '2026-07-08', outcome: 'left-alone', note: 'The ladybirds did it in three weeks.' },
+  },
+  {
+    planting: 'strawberries',
+    opened: '2026-06-08',
+    words: 'furry grey fruit where they lie on each other after the wet weekend',
+    found: [['fruit-grey-soft'], ['grey-fur-mould'], ['slime-trail', 'absent']],
+    taken: [{ on: '2026-06-08', for: ['grey-mould'] }],
+    decided: [{ on: '2026-06-08', option: 'open-for-air', lookAgain: '2026-06-12' }],
+    applied: [
+      {
+        at: '2026-06-08T10:00:00Z',
+        option: 'open-for-air',
+        plants: 64,
+        part: 'old leaves off, straw under',
+        by: 'Tam Reedmace',
+        why: 'crowded and damp',
+      },
+      {
+        at: '2026-06-10T09:00:00Z',
+        option: 'pick-off-leaves',
+        plants: 64,
+        part: 'every furry fruit',
+        by: 'Tam Reedmace',
+        why: '58 fruits binned',
+      },
+    ],
+    looks: [
+      { on: '2026-06-08', severity: 14, count: 58, growth: 'unknown' },
+      { on: '2026-06-12', severity: 8, count: 17, growth: 'clean' },
+      { on: '2026-06-17', severity: 2, count: 1, growth: 'clean' },
+      { on: '2026-06-22', severity: 0, count: 0, growth: 'clean' },
+    ],
+    closed: { on: '2026-06-24', outcome: 'recovered', note: 'Straw earlier next year: by 20 May.' },
+  },
+  {
+    planting: 'apples',
+    opened: '2026-07-11',
+    words: 'hole in apples with brown crumbs, a grub at the core',
+    found: [['fruit-hole-frass'], ['fruit-scabs', 'absent']],
+    taken: [{ on: '2026-07-11', for: ['codling-moth'] }],
+    stage: 'larva',
+    decided: [
+      {
+        on: '2026-07-11',
+        option: 'hand-pick',
+        lookAgain: '2026-07-18',
+        note: 'Bored fruit off each week. Trap caught 7 in the first week of June: virus spray next year from 10 June.',
+      },
+    ],
+    applied: [
+      {
+        at: '2026-07-11T16:00:00Z',
+        option: 'hand-pick',
+        plants: 9,
+        part: '14 bored fruits',
+        by: 'Wren Sallow',
+        why: 'take the brood away',
+      },
+    ],
+    looks: [{ on: '2026-07-11', severity: 6, count: 14, growth: 'unknown', next: '2026-07-18' }],
+  },
+  {
+    planting: 'dahlias',
+    opened: '2026-07-14',
+    words: 'ragged petals every morning, pincers on the tail of what fell out when I shook one',
+    found: [['petals-eaten'], ['earwigs-hiding'], ['slime-trail', 'absent']],
+    taken: [{ on: '2026-07-14', for: ['earwig'] }],
+    decided: [{ on: '2026-07-14', option: 'earwig-pots', lookAgain: '2026-07-18' }],
+    applied: [
+      {
+        at: '2026-07-15T19:30:00Z',
+        option: 'earwig-pots',
+        plants: 42,
+        part: '12 pots on canes',
+        by: 'Isa Marrow',
+        why: 'blooms for cutting are marked',
+      },
+    ],
+    looks: [{ on: '2026-07-14', severity: 11, count: 26, growth: 'unknown', next: '2026-07-18' }],
+  },
+  {
+    planting: 'roses',
+    opened: '2026-06-29',
+    words: 'black spots with feathery edges, yellow around them, bottom leaves dropping off',
+    found: [['black-fringed-spots'], ['leaf-drop'], ['yellow-old-leaves'], ['rust-pustules', 'absent']],
+    taken: [{ on: '2026-06-29', for: ['rose-black-spot'] }],
+    decided: [{ on: '2026-06-29', option: 'pick-off-leaves', lookAgain: '2026-07-09' }],
+    applied: [
+      {
+        at: '2026-06-30T10:00:00Z',
+        option: 'pick-off-leaves',
+        plants: 4,
+        part: 'spotted leaves and all that lay below',
+        why: 'June spots on most shoots',
+      },
+    ],
+    looks: [
+      { on: '2026-06-29', severity: 17, growth: 'marked' },
+      { on: '2026-07-09', severity: 12, growth: 'clean', next: '2026-07-19' },
+    ],
+  },
+  {
+    planting: 'monstera',
+    opened: '2026-05-12',
+    words: 'pale silvery patches on the window side, leaves look scorched',
+    found: [['leaf-silvering'], ['bleached-patches'], ['black-varnish-dots'], ['thin-slivers']],
+    taken: [
+      { on: '2026-05-12', for: ['sun-scorch'], why: 'Window side, bright week.' },
+      {
+        on: '2026-06-02',
+        for: ['thrips'],
+        why: 'New leaf marked in the shade too; black dots, and slivers on white paper. Scorch was wrong.',
+      },
+    ],
+    stage: 'adult',
+    decided: [
+      { on: '2026-05-12', option: 'shade', lookAgain: '2026-05-26' },
+      { on: '2026-06-02', option: 'wipe-leaves', lookAgain: '2026-06-09' },
+      { on: '2026-06-16', option: 'cucumeris', lookAgain: '2026-06-23' },
+    ],
+    applied: [
+      { at: '2026-05-12T09:00:00Z', option: 'shade', plants: 1, part: 'moved back from the glass', why: 'taken for scorch' },
+      { at: '2026-06-02T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
+      { at: '2026-06-09T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
+      {
+        at: '2026-06-16T10:00:00Z',
+        option: 'cucumeris',
+        plants: 1,
+        part: 'two sachets',
+        by: 'Isa Marrow',
+        temperatureC: 21,
+        why: 'new leaf still marked',
+      },
+    ],
+    looks: [
+      { on: '2026-05-12', severity: 12, growth: 'clean' },
+      { on: '2026-05-26', severity: 19, growth: 'marked' },
+      { on: '2026-06-02', severity: 25, count: 18, growth: 'marked' },
+      { on: '2026-06-16', severity: 24, count: 9, growth: 'marked' },
+      { on: '2026-06-30', severity: 22, count: 3, growth: 'clean' },
+      { on: '2026-07-14', severity: 18, count: 0, growth: 'clean', next: '2026-07-21' },
+    ],
+  },
+  {
+    planting: 'hoya',
+    opened: '2026-07-12',
+    words: 'brown lumps along the stems and veins, sticky sill below, some soot',
+    found: [['brown-shell-bumps'], ['sticky-leaves'], ['black-sooty-film'], ['cottony-tufts', 'absent']],
+    taken: [{ on: '2026-07-12', for: ['soft-scale'] }],
+    hidden: 'wax',
+    looks: [{ on: '2026-07-12', severity: 22, count: 35, growth: 'marked', next: '2026-07-18' }],
+  },
+  {
+    planting: 'trays',
+    opened: '2026-06-26',
+    words: 'little black flies around the trays, green slime on the compost',
+    found: [['black-flies-soil'], ['green-algae-compost'], ['seedlings-toppled', 'absent']],
+    taken: [{ on: '2026-06-26', for: ['fungus-gnat'] }],
+    decided: [{ on: '2026-06-26', option: 'gnat-nematodes', lookAgain: '2026-07-03' }],
+    applied: [
+      {
+        at: '2026-06-27T18:00:00Z',
+        option: 'gnat-nematodes',
+        plants: 14,
+        part: 'compost, moist',
+        by: 'Isa Marrow',
+        temperatureC: 19,
+        why: 'eleven on a card in a week',
+      },
+    ],
+    looks: [
+      { on: '2026-06-26', severity: 5, count: 11, growth: 'clean' },
+      { on: '2026-07-03', severity: 3, count: 5, growth: 'clean' },
+      { on: '2026-07-10', severity: 0, count: 0, growth: 'clean' },
+      { on: '2026-07-16', severity: 0, count: 0, growth: 'clean' },
+    ],
+    closed: { on: '2026-07-16', outcome: 'recovered', note: 'Watering from below from now on.' },
+  },
+  {
+    planting: 'cabbages2025',
+    opened: '2025-07-22',
+    words: 'ragged holes, green droppings in the heart, and yellow eggs in batches under the leaves',
+    found: [['large-ragged-holes'], ['green-black-droppings'], ['yellow-egg-cluster'], ['slime-trail', 'absent']],
+    taken: [{ on: '2025-07-22', for: ['cabbage-white'] }],
+    stage: 'larva',
+    decided: [{ on: '2025-07-22', option: 'hand-pick', lookAgain: '2025-07-26', note: 'The mesh had stood open for a week.' }],
+    applied: [
+      {
+        at: '2025-07-22T18:00:00Z',
+        option: 'hand-pick',
+        plants: 50,
+        part: 'eggs and caterpillars, undersides first',
+        by: 'Tam Reedmace',
+        why: '31 plants of 50 had them',
+      },
+    ],
+    looks: [
+      { on: '2025-07-22', severity: 9, count: 88, growth: 'marked' },
+      { on: '2025-07-26', severity: 9, count: 14, growth: 'clean' },
+      { on: '2025-08-02', severity: 6, count: 0, growth: 'clean' },
+      { on: '2025-08-09', severity: 4, count: 0, growth: 'clean' },
+    ],
+    closed: { on: '2025-08-09', outcome: 'recovered', note: 'Next year: mesh on from planting, and shut it.' },
+  },
+  {
+    planting: 'courgettes2025',
+    opened: '2025-08-03',
+    words: 'white powder on the upper side of the big leaves',
+    found: [['white-powder-top'], ['grey-down-under', 'absent']],
+    taken: [{ on: '2025-08-03', for: ['powdery-mildew'] }],
+    decided: [{ on: '2025-08-03', option: 'bicarbonate', lookAgain: '2025-08-10' }],
+    applied: [
+      {
+        at: '2025-08-03T18:00:00Z',
+        option: 'bicarbonate',
+        plants: 12,
+        product: [12, 'g'],
+        waterL: 2.4,
+        part: 'both sides',
+        temperatureC: 20,
+        windKmh: 5,
+        why: 'first patches',
+      },
+      {
+        at: '2025-08-11T18:00:00Z',
+        option: 'bicarbonate',
+        plants: 12,
+        product: [12, 'g'],
+        waterL: 2.4,
+        part: 'both sides',
+        temperatureC: 19,
+        windKmh: 9,
+        why: 'patches came back',
+      },
+    ],
+    looks: [
+      { on: '2025-08-03', severity: 7, growth: 'clean' },
+      { on: '2025-08-10', severity: 12, growth: 'clean' },
+      { on: '2025-08-18', severity: 11, growth: 'clean' },
+      { on: '2025-09-01', severity: 30, growth: 'marked', note: 'Old plants; left alone from here.' },
+    ],
+    closed: { on: '2025-09-02', outcome: 'left-alone', note: 'Crop was made. Start by 20 July next year.' },
+  },
+];

@@ -1,0 +1,44 @@
+import { endpoints } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { and, eq } from 'drizzle-orm';
+import getRawBody from 'raw-body';
+import { ApiError, notFound } from '../api/apiError.js';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { cleanPhoto } from './cleanPhoto.js';
+import { photos } from './tables.js';
+
+const { maxBytes } = endpoints.writePhoto.upload;
+const dayMs = 24 * 60 * 60 * 1000;
+
+/** Photos of a garden. A photo that was already kept under its id is kept once. */
+export function photoRoutes(router: Router, deps: Deps): void {
+  const { db } = deps;
+  const row = ({ garden, photo }: { garden: string; photo: string }) => and(eq(photos.gardenId, garden), eq(photos.id, photo));
+
+  serve(router, deps, endpoints.writePhoto, async ({ params, access, ctx }) => {
+    const [kept] = await db.select({ id: photos.id, width: photos.width, height: photos.height }).from(photos).where(row(params));
+    const file = await getRawBody(ctx.req, { limit: maxBytes, length: ctx.req.headers['content-length'] ?? null }).catch(
+      (error: { status?: number }) => {
+        if (error.status === 413) throw new ApiError(413, 'too-large', `A photo may have up to ${maxBytes / 1e6} megabytes.`);
+        throw new ApiError(400, 'cut-off', 'The photo did not arrive whole. Send it again.');
+      },
+    );
+    if (kept) return kept;
+    const { image, width, height } = await cleanPhoto(file);
+    const { garden: gardenId, photo: id } = params;
+    await db
+      .insert(photos)
+      .values({ gardenId, id, image, width, height, personId: access.person!.id, addedAt: deps.now() })
+      .onConflictDoNothing();
+    return { id, width, height };
+  });
+
+  serve(router, deps, endpoints.photo, async ({ params, ctx }) => {
+    const [kept] = await db.select({ image: photos.image }).from(photos).where(row(params));
+    if (!kept) throw notFound('This photo');
+    ctx.type = endpoints.photo.answerType;
+    ctx.set('Cache-Control', `private, max-age=${(365 * dayMs) / 1000}, immutable`);
+    return kept.image;
+  });
+}

@@ -1,0 +1,24 @@
+import { customType, integer, pgTable, primaryKey, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { gardens } from '../gardens/tables.js';
+import { people } from '../people/tables.js';
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Photos never change: another picture is another photo. */
+export const photos = pgTable(
+  'photos',
+  {
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    image: bytes('image').notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => people.id),
+    addedAt: timestamp('added_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.id] })],
+);

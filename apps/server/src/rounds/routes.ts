@@ -1,0 +1,55 @@
+import { endpoints } from '@field-nurse/contract';
+import type Router from '@koa/router';
+import { serve } from '../api/serve.js';
+import type { Deps } from '../deps.js';
+import { writeRecord } from '../gardens/changeQueries.js';
+import { gardenClock } from '../gardens/gardenQueries.js';
+import { writeOf } from '../gardens/writeOf.js';
+import { requireEntry } from '../library/requireEntry.js';
+
+// A device may be a little ahead; further than this its clock is wrong.
+const clockSlackMs = 2 * 60 * 1000;
+
+/** Rounds, their stops, measured leaves, and the grower's own thresholds. */
+export function roundRoutes(router: Router, deps: Deps): void {
+  /** A time that is still to come was written by a wrong clock: nothing is lost, and the garden's own now is taken. */
+  const mended = async (garden: string, given: string) => {
+    const { now } = await gardenClock(deps.db, garden, deps.now);
+    const ahead = new Date(given).getTime() > now.getTime() + clockSlackMs;
+    return { instant: (ahead ? now : new Date(given)).toISOString(), clockMended: ahead };
+  };
+
+  serve(router, deps, endpoints.writeRound, async ({ params, body, access }) => {
+    const { value } = body;
+    const start = await mended(params.garden, value.startedAt);
+    const end = value.endedAt ? await mended(params.garden, value.endedAt) : undefined;
+    const round = {
+      ...value,
+      startedAt: start.instant,
+      // A clock that was set back during the round must not end it before it began.
+      endedAt: end ? (end.instant < start.instant ? start.instant : end.instant) : null,
+      clockMended: start.clockMended || (end?.clockMended ?? false),
+    };
+    return writeRecord(deps.db, 'rounds', params.record, body.version, round, writeOf(deps, { params, body, access }));
+  });
+
+  serve(router, deps, endpoints.writeStop, async ({ params, body, access }) => {
+    const { value } = body;
+    value.signs.forEach((sign, i) => requireEntry(deps.library.signs, sign, ['value', 'signs', i]));
+    if (value.target) requireEntry(deps.library.conditions, value.target, ['value', 'target']);
+    const { instant, clockMended } = await mended(params.garden, value.lookedAt);
+    const stop = { ...value, lookedAt: instant, clockMended };
+    return writeRecord(deps.db, 'stops', params.record, body.version, stop, writeOf(deps, { params, body, access }));
+  });
+
+  serve(router, deps, endpoints.writeGauging, async ({ params, body, access }) => {
+    const { instant } = await mended(params.garden, body.value.measuredAt);
+    const gauging = { ...body.value, measuredAt: instant };
+    return writeRecord(deps.db, 'gaugings', params.record, body.version, gauging, writeOf(deps, { params, body, access }));
+  });
+
+  serve(router, deps, endpoints.writeThreshold, ({ params, body, access }) => {
+    requireEntry(deps.library.conditions, body.value.condition, ['value', 'condition']);
+    return writeRecord(deps.db, 'thresholds', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
+  });
+}

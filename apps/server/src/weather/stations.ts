@@ -1,0 +1,93 @@
+import type { WeatherHour } from '@field-nurse/core/timing';
+import pRetry, { AbortError } from 'p-retry';
+import { z } from 'zod';
+
+/** A station that can be read. */
+export interface Station {
+  readonly id: string;
+  readonly name: string;
+  /** its weather is made up */
+  readonly simulated: boolean;
+}
+
+/** The weather outside, as far as the server can ask for it. Each call may throw StationFault. */
+export interface Stations {
+  list(): Promise<readonly Station[]>;
+  /** hours that begin from `from` up to before `to`, as known at `now`; 60 days at most */
+  observations(station: string, from: Date, to: Date, now: Date): Promise<readonly WeatherHour[]>;
+  forecast(station: string, now: Date): Promise<{ readonly issuedAt: string; readonly hours: readonly WeatherHour[] }>;
+}
+
+/** The station did not answer, or not in a way that can be read. */
+export class StationFault extends Error {}
+
+const reading = z.number().nullable();
+const records = z.array(
+  z.object({
+    time: z.iso.datetime(),
+    air_temperature: reading,
+    relative_humidity: reading,
+    precipitation: reading,
+    wind_speed: reading,
+    leaf_wetness: reading,
+  }),
+);
+const kmhInMetresPerSecond = 3.6;
+
+/** No station at all: weather comes from files. */
+export const noStations: Stations = {
+  list: () => Promise.resolve([]),
+  observations: () => Promise.reject(new StationFault('No weather station is set up on this server.')),
+  forecast: () => Promise.reject(new StationFault('No weather station is set up on this server.')),
+};
+
+/**
+ * Stations over HTTP. What fails for a moment (no answer, 429, 5xx) is asked for again, twice, after a short and then a longer wait.
+ *
+ * @param waitMs - before the first new try; doubled for the next
+ */
+export function stationsOver(address: string, { waitMs = 400, timeoutMs = 5000 } = {}): Stations {
+  const ask = async <T>(path: string, query: Readonly<Record<string, string>>, schema: z.ZodType<T>): Promise<T> => {
+    const url = `${address}${path}?${new URLSearchParams(query)}`;
+    try {
+      return await pRetry(() => askOnce(url, schema, timeoutMs), { retries: 2, minTimeout: waitMs, factor: 2 });
+    } catch (cause) {
+      throw new StationFault('The weather station does not answer.', { cause });
+    }
+  };
+  return {
+    list: async () => {
+      const schema = z.object({ stations: z.array(z.object({ id: z.string(), name: z.string(), simulated: z.boolean() })) });
+      return (await ask('/stations', {}, schema)).stations;
+    },
+    observations: async (station, from, to, now) => {
+      const query = { from: from.toISOString(), to: to.toISOString(), as_of: now.toISOString() };
+      return (await ask(`/stations/${station}/observations`, query, z.object({ records }))).records.map(toHour);
+    },
+    forecast: async (station, now) => {
+      const schema = z.object({ issued: z.iso.datetime(), records });
+      const { issued, records: hours } = await ask(`/stations/${station}/forecast`, { as_of: now.toISOString() }, schema);
+      return { issuedAt: issued, hours: hours.map(toHour) };
+    },
+  };
+}
+
+async function askOnce<T>(url: string, schema: z.ZodType<T>, timeoutMs: number): Promise<T> {
+  const answer = await fetch(url, { signal: AbortSignal.timeout(timeoutMs) }).catch((cause: unknown) => {
+    throw new Error('no answer', { cause });
+  });
+  if (answer.status === 429 || answer.status >= 500) throw new Error(`answered with ${answer.status}`);
+  if (!answer.ok) throw new AbortError(`refused with ${answer.status}`);
+  const result = schema.safeParse(await answer.json().catch(() => undefined));
+  if (!result.success) throw new AbortError('answered in a form that can not be read');
+  return result.data;
+}
+
+const toHour = (record: z.infer<typeof records>[number]): WeatherHour => ({
+  at: record.time,
+  temperatureC: record.air_temperature,
+  humidityPercent: record.relative_humidity,
+  rainMm: record.precipitation,
+  windKmh: record.wind_speed === null ? null : Math.round(record.wind_speed * kmhInMetresPerSecond * 10) / 10,
+  leafWetMinutes: record.leaf_wetness,
+});

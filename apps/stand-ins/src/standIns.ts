@@ -1,0 +1,15 @@
+import Router from '@koa/router';
+import Koa from 'koa';
+import { weatherStationRoutes } from './weatherStation/routes.js';
+
+/** The simulated outside world: small services that a garden would otherwise reach over the net. */
+export function createStandIns(): Koa {
+  const app = new Koa();
+  const router = new Router();
+  router.get('/health', (ctx) => {
+    ctx.body = { status: 'ok' };
+  });
+  weatherStationRoutes(router);
+  app.use(router.routes());
+  return app;
+}
