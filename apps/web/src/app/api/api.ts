@@ -1,6 +1,18 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { GardenContents, GardenSettings, GardenSummary, Member, Session, Stored, Subject, Written } from '@field-nurse/contract';
+import type {
+  GardenContents,
+  GardenSettings,
+  GardenSummary,
+  Member,
+  Session,
+  Stored,
+  Subject,
+  WeatherAnswer,
+  WeatherSource,
+  Written,
+} from '@field-nurse/contract';
+import type { WeatherHour } from '@field-nurse/core/timing';
 import { catchError, throwError } from 'rxjs';
 import type { Observable } from 'rxjs';
 import { ApiError } from './api-error';
@@ -25,8 +37,20 @@ export class Api {
 
   write = <S extends Subject>(garden: string, subject: S, id: string, body: { change: string; version: number; value: Written<S> }) =>
     this.#put<Stored<S>>(`/gardens/${garden}/${subject}/${id}`, body);
+  sendPhoto = (garden: string, id: string, image: Blob) =>
+    this.#put<{ id: string; width: number; height: number }>(`/gardens/${garden}/photos/${id}`, image);
   undo = (garden: string, change: string, undoes: string) =>
     this.#post<{ subject: Subject; recordId: string; record: Stored<Subject> | null }>(`/gardens/${garden}/undo`, { change, undoes });
+
+  weather = (garden: string, from: string, to: string) =>
+    this.#get<WeatherAnswer>(`/gardens/${garden}/weather?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`);
+  weatherSources = (garden: string) => this.#get<WeatherSource[]>(`/gardens/${garden}/weather/sources`);
+  readStation = (garden: string) => this.#post<WeatherSource[]>(`/gardens/${garden}/weather/station`, {});
+  addWeatherFile = (garden: string, file: { id: string; name: string; hours: readonly WeatherHour[] }) =>
+    this.#post<WeatherSource[]>(`/gardens/${garden}/weather/files`, file);
+  keepWeatherFile = (garden: string, id: string, kept: boolean) =>
+    this.#post<WeatherSource[]>(`/gardens/${garden}/weather/files/kept`, { id, kept });
+  stations = () => this.#get<{ id: string; name: string; simulated: boolean }[]>('/weather-stations');
 
   library = <T>() => this.#get<T>('/library');
 

@@ -7,13 +7,15 @@ import type {
   OptionsRequest,
   ProgressAnswer,
   ProgressRequest,
+  SampleAnswer,
+  SampleRequest,
 } from '@field-nurse/contract';
-import type { TextReading } from '@field-nurse/core/diagnosis';
+import type { LookPlan, TextReading } from '@field-nurse/core/diagnosis';
 import type { MixAnswer } from '@field-nurse/core/dose';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { Library } from '../library/library';
-import type { CalcWorker } from './calc.worker';
+import type { CalcWorker, LookPlace } from './calc.worker';
 import { createCalcWorker } from './calc-worker-factory';
 
 /** The one way from the pages to the computation, which runs in a worker so that typing never waits. */
@@ -26,6 +28,8 @@ export class Calc {
   differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
   options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
   mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);
+  sample = async (request: SampleRequest): Promise<SampleAnswer> => (await this.#worker()).sample(request);
+  whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
   progress = async (request: ProgressRequest): Promise<ProgressAnswer> =>
     (await this.#worker()).progress(request) as Promise<ProgressAnswer>;
 

@@ -29,7 +29,16 @@ function leaf(at: Point, side: -1 | 1, droop: number, size: number, tone: Tone):
   return inked(closedPath(points.map((point) => turn(point, at, side * (-0.45 + droop * 1.75)))), tone, 1);
 }
 
-function plant({ droop = 0, tone = 'leaf', lowest, oneSide = false, height = 1, soil, fallen = 0, extra = [] }: PlantStyle): Shape[] {
+export function plant({
+  droop = 0,
+  tone = 'leaf',
+  lowest,
+  oneSide = false,
+  height = 1,
+  soil,
+  fallen = 0,
+  extra = [],
+}: PlantStyle): Shape[] {
   const top = 84 - 64 * height;
   const lean = droop * 9;
   const nodes = [0.18, 0.42, 0.66, 0.88];

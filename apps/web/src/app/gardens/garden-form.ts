@@ -5,6 +5,9 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import type { GardenSettings } from '@field-nurse/contract';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { catchError, of } from 'rxjs';
+import { Api } from '../api/api';
 import { Library } from '../library/library';
 import { stanceWords } from '../shared/words';
 
@@ -21,6 +24,7 @@ export const gardenForm = () =>
     units: new FormControl<GardenSettings['units']>('metric', { nonNullable: true }),
     stance: new FormControl<GardenSettings['stance']>('organic', { nonNullable: true }),
     region: text('neutral'),
+    weatherStation: new FormControl<string | null>(null),
   });
 
 export type GardenForm = ReturnType<typeof gardenForm>;
@@ -61,6 +65,18 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         </mat-select>
         <mat-hint>Its rules say what may be used and what must be reported.</mat-hint>
       </mat-form-field>
+      @if (stations().length > 0) {
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Weather station</mat-label>
+          <mat-select formControlName="weatherStation">
+            <mat-option [value]="null">none: weather from files</mat-option>
+            @for (station of stations(); track station.id) {
+              <mat-option [value]="station.id">{{ station.name }}{{ station.simulated ? ' (simulated)' : '' }}</mat-option>
+            }
+          </mat-select>
+          <mat-hint>A simulated station is made up: for trying things out.</mat-hint>
+        </mat-form-field>
+      }
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Units</mat-label>
         <mat-select formControlName="units">
@@ -100,6 +116,13 @@ export type GardenForm = ReturnType<typeof gardenForm>;
 export class GardenFormFields {
   protected readonly library = inject(Library);
   readonly form = input.required<FormGroup>();
+  /** stations that can be chosen; none when they do not answer, and then what was chosen stays */
+  protected readonly stations = toSignal(
+    inject(Api)
+      .stations()
+      .pipe(catchError(() => of([]))),
+    { initialValue: [] },
+  );
   protected readonly stances = Object.entries(stanceWords).map(([id, { word }]) => ({ id, word }));
   protected readonly zones = [...new Set(['UTC', Intl.DateTimeFormat().resolvedOptions().timeZone, ...Intl.supportedValuesOf('timeZone')])];
   protected readonly stanceHint = () => stanceWords[this.form().get('stance')?.value as keyof typeof stanceWords]?.means ?? '';

@@ -3,7 +3,7 @@ import { GardenActions, gardenFeature } from './garden-state';
 
 const { reducer, name } = gardenFeature;
 const opened = reducer(undefined, GardenActions.opened({ garden: 'g' }));
-const loaded = reducer(opened, GardenActions.loaded({ contents }));
+const loaded = reducer(opened, GardenActions.loaded({ contents, asOf: null }));
 const places = (state: typeof loaded) => gardenFeature.selectPlaces({ [name]: state });
 
 test('opening shows that it loads; what came is there', () => {
@@ -38,4 +38,9 @@ test('a change of one subject leaves the others as they were', () => {
 
 test('settings change in place', () => {
   expect(reducer(loaded, GardenActions.settingsChanged({ garden: { ...summary, name: 'New name' } })).garden?.name).toBe('New name');
+});
+
+test('the whole garden is read back as it came, for the copy on this device', () => {
+  expect(gardenFeature.selectContents({ [name]: loaded })).toEqual(contents);
+  expect(gardenFeature.selectContents({ [name]: opened })).toBeNull();
 });

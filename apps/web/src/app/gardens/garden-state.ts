@@ -1,15 +1,4 @@
-import type {
-  Application,
-  Case,
-  Decision,
-  GardenContents,
-  GardenSummary,
-  Look,
-  Place,
-  Planting,
-  Stored,
-  Subject,
-} from '@field-nurse/contract';
+import type { GardenContents, GardenSummary, Stored, Subject } from '@field-nurse/contract';
 import { createEntityAdapter } from '@ngrx/entity';
 import type { EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
@@ -18,7 +7,8 @@ export const GardenActions = createActionGroup({
   source: 'Garden',
   events: {
     Opened: props<{ garden: string }>(),
-    Loaded: props<{ contents: GardenContents }>(),
+    /** `asOf` is when this device last heard from the server, if the garden comes from its own copy */
+    Loaded: props<{ contents: GardenContents; asOf: string | null }>(),
     Failed: props<{ message: string }>(),
     'Settings changed': props<{ garden: GardenSummary }>(),
     'Record stored': props<{ subject: Subject; record: Stored<Subject> }>(),
@@ -26,28 +16,38 @@ export const GardenActions = createActionGroup({
   },
 });
 
-interface Records {
-  readonly places: EntityState<Place>;
-  readonly plantings: EntityState<Planting>;
-  readonly cases: EntityState<Case>;
-  readonly decisions: EntityState<Decision>;
-  readonly applications: EntityState<Application>;
-  readonly looks: EntityState<Look>;
-}
+type Records = { readonly [S in Subject]: EntityState<Stored<S>> };
 
 interface GardenState {
   readonly status: 'closed' | 'loading' | 'open' | 'failed';
   readonly message: string;
   readonly garden: GardenSummary | null;
+  readonly asOf: string | null;
   readonly records: Records;
 }
 
 const adapter = createEntityAdapter<{ id: string }>();
 const empty = adapter.getInitialState();
-const subjects: readonly Subject[] = ['places', 'plantings', 'cases', 'decisions', 'applications', 'looks'];
+// Written out, so that the schemas stay out of the first page.
+const inEachGarden: Readonly<Record<Subject, true>> = {
+  places: true,
+  plantings: true,
+  cases: true,
+  decisions: true,
+  applications: true,
+  looks: true,
+  traps: true,
+  catches: true,
+  rounds: true,
+  stops: true,
+  gaugings: true,
+  chores: true,
+  thresholds: true,
+};
+const subjects = Object.keys(inEachGarden) as Subject[];
 const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])) as unknown as Records;
 
-const initial: GardenState = { status: 'closed', message: '', garden: null, records: noRecords };
+const initial: GardenState = { status: 'closed', message: '', garden: null, asOf: null, records: noRecords };
 
 /** Change one subject's records; the adapter does not care which they are. */
 const change = (
@@ -70,23 +70,44 @@ export const gardenFeature = createFeature({
   reducer: createReducer<GardenState>(
     initial,
     on(GardenActions.opened, (state, { garden }) => (state.garden?.id === garden ? state : { ...initial, status: 'loading' })),
-    on(GardenActions.loaded, (_, { contents }) => ({ status: 'open', message: '', garden: contents.garden, records: fill(contents) })),
+    on(GardenActions.loaded, (_, { contents, asOf }) => ({
+      status: 'open',
+      message: '',
+      garden: contents.garden,
+      asOf,
+      records: fill(contents),
+    })),
     on(GardenActions.failed, (state, { message }) => ({ ...state, status: 'failed', message })),
     on(GardenActions.settingsChanged, (state, { garden }) => ({ ...state, garden })),
     on(GardenActions.recordStored, (state, { subject, record }) => change(state, subject, (records) => adapter.upsertOne(record, records))),
     on(GardenActions.recordRemoved, (state, { subject, id }) => change(state, subject, (records) => adapter.removeOne(id, records))),
   ),
-  extraSelectors: ({ selectRecords }) => {
+  extraSelectors: ({ selectRecords, selectGarden }) => {
     const { selectAll } = adapter.getSelectors();
     const all = <S extends Subject>(subject: S) =>
       createSelector(selectRecords, (records) => selectAll(records[subject] as EntityState<{ id: string }>) as unknown as Stored<S>[]);
     return {
+      selectContents: createSelector(selectRecords, selectGarden, (records, garden): GardenContents | null =>
+        garden
+          ? ({
+              garden,
+              ...Object.fromEntries(subjects.map((name) => [name, selectAll(records[name] as EntityState<{ id: string }>)])),
+            } as GardenContents)
+          : null,
+      ),
       selectPlaces: all('places'),
       selectPlantings: all('plantings'),
       selectCases: all('cases'),
       selectDecisions: all('decisions'),
       selectApplications: all('applications'),
       selectLooks: all('looks'),
+      selectTraps: all('traps'),
+      selectCatches: all('catches'),
+      selectRounds: all('rounds'),
+      selectStops: all('stops'),
+      selectGaugings: all('gaugings'),
+      selectChores: all('chores'),
+      selectThresholds: all('thresholds'),
     };
   },
 });

@@ -18,6 +18,13 @@ export class Garden {
   readonly decisions = this.#store.selectSignal(gardenFeature.selectDecisions);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
   readonly looks = this.#store.selectSignal(gardenFeature.selectLooks);
+  readonly traps = this.#store.selectSignal(gardenFeature.selectTraps);
+  readonly catches = this.#store.selectSignal(gardenFeature.selectCatches);
+  readonly rounds = this.#store.selectSignal(gardenFeature.selectRounds);
+  readonly stops = this.#store.selectSignal(gardenFeature.selectStops);
+  readonly gaugings = this.#store.selectSignal(gardenFeature.selectGaugings);
+  readonly chores = this.#store.selectSignal(gardenFeature.selectChores);
+  readonly thresholds = this.#store.selectSignal(gardenFeature.selectThresholds);
 
   readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
   readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));

@@ -5,6 +5,7 @@ import { of, Subject, throwError } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { place, summary } from '../testing/test-garden';
+import { Offline } from '../offline/offline';
 import { GardenActions } from './garden-state';
 import { Records } from './records';
 
@@ -18,6 +19,7 @@ function start() {
   const dispatched: unknown[] = [];
   const said: string[] = [];
   const undoPressed = new Subject<void>();
+  const kept: unknown[][] = [];
   const injector = Injector.create({
     providers: [
       {
@@ -33,6 +35,7 @@ function start() {
           },
         },
       },
+      { provide: Offline, useValue: { keep: async (...write: unknown[]) => void kept.push(write) } },
       { provide: Store, useValue: { selectSignal: () => signal(summary), dispatch: (action: unknown) => dispatched.push(action) } },
       {
         provide: MatSnackBar,
@@ -46,7 +49,7 @@ function start() {
     ],
   });
   const records = runInInjectionContext(injector, () => new Records());
-  return { records, answers, sent, undone, dispatched, said, undoPressed };
+  return { records, kept, answers, sent, undone, dispatched, said, undoPressed };
 }
 
 const stored = () => of(place);
@@ -94,4 +97,39 @@ test('when somebody else was faster, theirs goes into the garden and the gardene
   answers.push(() => throwError(() => new ApiError(409, 'changed-elsewhere', 'faster', new Map(), theirs)));
   await expect(records.save('places', id, 1, value)).rejects.toMatchObject({ code: 'changed-elsewhere' });
   expect(dispatched).toEqual([GardenActions.recordStored({ subject: 'places', record: theirs })]);
+});
+
+test('what is written in the field goes to the device first', async () => {
+  const { records, kept, sent } = start();
+  await records.keep('places', id, 1, value, place);
+  expect(kept).toEqual([[summary.id, 'places', id, 1, value, place]]);
+  expect(sent).toEqual([]);
+});
+
+describe('writing where there may be no signal', () => {
+  test('with signal it is sent, with a way back', async () => {
+    const { records, answers, kept, said } = start();
+    answers.push(stored);
+    await records.saveOrKeep('places', id, 0, value, 'Place added.');
+    expect(kept).toEqual([]);
+    expect(said).toEqual(['Place added.']);
+  });
+
+  test.each([
+    ['without an answer', offline],
+    ['when the server is not itself', () => throwError(() => new ApiError(503, 'database', 'down'))],
+  ])('%s it is kept on the device, and said so', async (_, answer) => {
+    const { records, answers, kept, said } = start();
+    answers.push(answer);
+    await records.saveOrKeep('places', id, 1, value, 'Place changed.', place);
+    expect(kept).toEqual([[summary.id, 'places', id, 1, value, place]]);
+    expect(said).toEqual(['Place changed. Kept on this device until there is signal.']);
+  });
+
+  test('a refusal is a refusal', async () => {
+    const { records, answers, kept } = start();
+    answers.push(() => throwError(() => new ApiError(400, 'invalid', 'no')));
+    await expect(records.saveOrKeep('places', id, 0, value, 'Place added.')).rejects.toMatchObject({ status: 400 });
+    expect(kept).toEqual([]);
+  });
 });

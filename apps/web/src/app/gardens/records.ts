@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
+import { Offline } from '../offline/offline';
 import { GardenActions, gardenFeature } from './garden-state';
 
 const undoMs = 8000;
@@ -14,6 +15,7 @@ const undoMs = 8000;
 export class Records {
   readonly #api = inject(Api);
   readonly #store = inject(Store);
+  readonly #offline = inject(Offline);
   readonly #snackBar = inject(MatSnackBar);
   readonly #garden = this.#store.selectSignal(gardenFeature.selectGarden);
   /** change ids of writes whose answer never came: sent again under the same id, they count once */
@@ -43,6 +45,34 @@ export class Records {
       if (known.code === 'changed-elsewhere' && known.current)
         this.#store.dispatch(GardenActions.recordStored({ subject, record: known.current as Stored<S> }));
       throw known;
+    }
+  }
+
+  /** Write in the field: kept on this device at once and sent when the server answers. */
+  async keep<S extends Subject>(subject: S, id: string, version: number, value: Written<S>, base: Stored<S> | null = null): Promise<void> {
+    await this.#offline.keep(this.#garden()!.id, subject, id, version, value, base);
+  }
+
+  /**
+   * Write where there may be no signal: at once with a way back when the server answers, else kept on this device.
+   *
+   * @throws ApiError when the server refuses
+   */
+  async saveOrKeep<S extends Subject>(
+    subject: S,
+    id: string,
+    version: number,
+    value: Written<S>,
+    said: string,
+    base: Stored<S> | null = null,
+  ): Promise<void> {
+    try {
+      await this.save(subject, id, version, value, said);
+    } catch (error) {
+      const { status } = ApiError.from(error);
+      if (status !== 0 && status !== 503) throw error;
+      await this.keep(subject, id, version, value, base);
+      this.say(`${said} Kept on this device until there is signal.`);
     }
   }
 

@@ -5,12 +5,13 @@ import type { Planting } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { StatusMark } from '../recovery/status-mark';
+import { PlanView } from './plan-view';
 import { placeKindWords, settingWords } from '../shared/words';
 
-/** The places of the garden with what grows in each. */
+/** The ground: its plan, and its places with what grows in each. */
 @Component({
   selector: 'fn-ground-page',
-  imports: [RouterLink, MatButtonModule, StatusMark],
+  imports: [RouterLink, MatButtonModule, PlanView, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './ground-page.scss',
   template: `
@@ -27,6 +28,9 @@ import { placeKindWords, settingWords } from '../shared/words';
           </div>
         }
       </div>
+      @if (garden.places().length > 0) {
+        <fn-plan-view />
+      }
       <div class="places">
         @for (one of places(); track one.place.id) {
           <section class="fn-panel" [attr.aria-labelledby]="one.place.id">

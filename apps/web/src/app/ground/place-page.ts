@@ -101,7 +101,7 @@ export class PlacePage implements OnInit {
         'places',
         known?.id ?? this.#newId,
         known?.version ?? 0,
-        { ...this.form.getRawValue(), endedOn: known?.endedOn ?? null },
+        { shape: known?.shape ?? null, endedOn: known?.endedOn ?? null, ...this.form.getRawValue() },
         known ? 'Place changed.' : 'Place added.',
       );
       await this.#router.navigate(this.groundLink);

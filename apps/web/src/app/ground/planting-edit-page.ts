@@ -18,6 +18,8 @@ import { Library } from '../library/library';
 import { Submission } from '../shared/submission';
 import { settingWords } from '../shared/words';
 
+const wholeFrom1To = (most: number) => [Validators.required, Validators.min(1), Validators.max(most), Validators.pattern(/^\d+$/)];
+
 /** Add, change or end a planting; its plant may be given by any of its names. */
 @Component({
   selector: 'fn-planting-edit-page',
@@ -55,13 +57,20 @@ export class PlantingEditPage implements OnInit {
     placeId: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
     plants: new FormControl(1, {
       nonNullable: true,
-      validators: [Validators.required, Validators.min(1), Validators.max(100_000), Validators.pattern(/^\d+$/)],
+      validators: wholeFrom1To(100_000),
     }),
+    rows: new FormControl(1, { nonNullable: true, validators: wholeFrom1To(1000) }),
     plantedOn: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
     setting: new FormControl<Planting['setting']>('outdoor', { nonNullable: true }),
     inFlower: new FormControl(false, { nonNullable: true }),
     eaten: new FormControl(true, { nonNullable: true }),
     nextHarvestOn: new FormControl<string | null>(null),
+    arrival: new FormGroup({
+      held: new FormControl(false, { nonNullable: true }),
+      from: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
+      days: new FormControl(21, { nonNullable: true, validators: wholeFrom1To(365) }),
+      looks: new FormControl(3, { nonNullable: true, validators: wholeFrom1To(30) }),
+    }),
     note: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(4000)] }),
   });
   protected readonly submission = new Submission(this.form);
@@ -72,7 +81,12 @@ export class PlantingEditPage implements OnInit {
   async ngOnInit(): Promise<void> {
     const index = await this.#library.load().catch(() => undefined);
     const known = this.known();
-    if (known) this.form.patchValue({ ...known, host: index?.hosts.find(({ id }) => id === known.host)?.name ?? known.host });
+    if (known)
+      this.form.patchValue({
+        ...known,
+        host: index?.hosts.find(({ id }) => id === known.host)?.name ?? known.host,
+        arrival: known.quarantine ? { held: true, ...known.quarantine } : {},
+      });
     else this.#takeSettingOf(this.garden.places()[0]?.id);
   }
 
@@ -104,10 +118,22 @@ export class PlantingEditPage implements OnInit {
   }
 
   #value(): Omit<Written<'plantings'>, 'endedOn'> {
-    const { host, nextHarvestOn, plants, ...rest } = this.form.getRawValue();
+    const { host, nextHarvestOn, plants, rows, arrival, ...rest } = this.form.getRawValue();
+    const known = this.known();
     return {
       ...rest,
       plants: Number(plants),
+      rows: Math.min(Number(rows), Number(plants)),
+      // In another place it lies elsewhere.
+      shape: known?.placeId === rest.placeId ? known.shape : null,
+      quarantine: arrival.held
+        ? {
+            from: arrival.from,
+            days: Number(arrival.days),
+            looks: Number(arrival.looks),
+            releasedOn: known?.quarantine?.from === arrival.from ? known.quarantine.releasedOn : null,
+          }
+        : null,
       host: hostByName(this.#library.index()!.hosts, host)!.id,
       nextHarvestOn: nextHarvestOn || null,
     };

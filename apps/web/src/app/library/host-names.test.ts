@@ -9,6 +9,7 @@ const host = (id: string, name: string, names: string[] = []): Host => ({
   kind: 'vegetable',
   eaten: true,
   leaf: 'ovate',
+  habit: 'bush',
 });
 const hosts = [host('potato', 'Potato', ['spuds', 'taters']), host('sweet-potato', 'Sweet potato'), host('leek', 'Leek')];
 

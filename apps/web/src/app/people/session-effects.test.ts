@@ -6,6 +6,7 @@ import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { GardenActions } from '../gardens/garden-state';
 import { openGarden } from '../gardens/garden-effects';
+import { Offline } from '../offline/offline';
 import { contents } from '../testing/test-garden';
 import { askSession, signOut } from './session-effects';
 import { SessionActions } from './session-state';
@@ -13,13 +14,24 @@ import { SessionActions } from './session-state';
 const nobody = { person: null, gardens: [] };
 const down = () => throwError(() => new ApiError(503, 'database-down', 'The database is not answering.'));
 
+/** A device that remembers nothing. */
+const emptyDevice = {
+  session: async () => undefined,
+  saveSession: async () => undefined,
+  gardenCopy: async () => undefined,
+  withWaiting: async <T>(garden: T) => garden,
+  open: async () => undefined,
+  forget: async () => undefined,
+};
+
 /** What an effect makes of an action, over an api that answers as it is told. */
-function outcome(effect: () => unknown, action: object, api: object) {
+function outcome(effect: () => unknown, action: object, api: object, device: object = emptyDevice) {
   const visited: unknown[] = [];
   const injector = Injector.create({
     providers: [
       { provide: Actions, useValue: new Actions(of(action) as never) },
       { provide: Api, useValue: api },
+      { provide: Offline, useValue: device },
       { provide: Router, useValue: { navigate: (to: unknown) => visited.push(to) } },
     ],
   });
@@ -42,8 +54,33 @@ test('signing out leads to the door', async () => {
 
 test('opening a garden loads it, or says why not', async () => {
   const opened = GardenActions.opened({ garden: 'g' });
-  expect((await outcome(openGarden, opened, { gardenContents: () => of(contents) })).action).toEqual(GardenActions.loaded({ contents }));
+  expect((await outcome(openGarden, opened, { gardenContents: () => of(contents) })).action).toEqual(
+    GardenActions.loaded({ contents, asOf: null }),
+  );
   expect((await outcome(openGarden, opened, { gardenContents: down })).action).toEqual(
     GardenActions.failed({ message: 'The database is not answering.' }),
   );
+});
+
+describe('without a server', () => {
+  const gone = () => throwError(() => new ApiError(0, 'offline', 'No answer.'));
+
+  test('the device knows who is signed in, and the garden as it was', async () => {
+    const session = { person: { id: 'p', name: 'Wren', email: 'w@x.example' }, gardens: [] };
+    const device = { ...emptyDevice, session: async () => session, gardenCopy: async () => ({ id: 'g', contents, savedAt: 'then' }) };
+    expect((await outcome(askSession, SessionActions.asked(), { session: gone }, device)).action).toEqual(
+      SessionActions.known({ session }),
+    );
+    expect((await outcome(openGarden, GardenActions.opened({ garden: 'g' }), { gardenContents: gone }, device)).action).toEqual(
+      GardenActions.loaded({ contents, asOf: 'then' }),
+    );
+  });
+
+  test('a refusal is a refusal, whatever the device remembers', async () => {
+    const device = { ...emptyDevice, gardenCopy: async () => ({ id: 'g', contents, savedAt: 'then' }) };
+    const refuse = () => throwError(() => new ApiError(404, 'not-found', 'This garden is not here.'));
+    expect((await outcome(openGarden, GardenActions.opened({ garden: 'g' }), { gardenContents: refuse }, device)).action).toEqual(
+      GardenActions.failed({ message: 'This garden is not here.' }),
+    );
+  });
 });

@@ -51,6 +51,16 @@ const widthAtFirst = 600;
             ><svg viewBox="0 0 16 16"><path class="treatment" d="M3 13 l5 -10 l5 10 z" /></svg> treatment</span
           >
           <span
+            ><svg viewBox="0 0 16 16"><circle class="opened" cx="8" cy="8" r="5" /></svg> case opened</span
+          >
+          <span
+            ><svg viewBox="0 0 22 16">
+              <path class="round" d="M5 4 V12" />
+              <path class="round found" d="M14 4 V12" />
+            </svg>
+            look on a round, something found</span
+          >
+          <span
             ><svg viewBox="0 0 24 16"><rect class="unsafe" x="1" y="5" width="22" height="6" /></svg> not to be picked</span
           >
           <span
@@ -100,6 +110,7 @@ export class ChartPage {
     cases: this.garden.cases(),
     looks: this.garden.looks(),
     applications: this.garden.applications(),
+    stops: this.garden.stops(),
   }));
   protected readonly years = computed(() => {
     const { plantings, looks } = this.#records();

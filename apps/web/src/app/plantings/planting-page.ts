@@ -11,6 +11,7 @@ import { dayWord, fromToday, instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { outcomeWords, settingWords } from '../shared/words';
 import { dayScale, monthStarts, monthWord } from './day-scale';
+import { HeldApart } from './held-apart';
 import { PlantingStrip } from './planting-strip';
 import { seasonSpan, stripsWithin } from './strips';
 import { keepOutUntil, safeToPickFrom } from './waits-now';
@@ -18,7 +19,7 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
 /** One planting: what it is, how it does, what was done, and the way to open a case. */
 @Component({
   selector: 'fn-planting-page',
-  imports: [RouterLink, MatButtonModule, Drawing, MeasuredWidth, PlantingStrip, StatusMark],
+  imports: [RouterLink, MatButtonModule, Drawing, HeldApart, MeasuredWidth, PlantingStrip, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './planting-page.scss',
   template: `
@@ -57,10 +58,11 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
             <strong>Don’t pick before {{ day }}.</strong> Something that was applied needs this many days.
           </p>
         }
+        <fn-held-apart [planting]="one" />
         <dl class="facts">
           <div>
             <dt>Plants</dt>
-            <dd>{{ one.plants }}</dd>
+            <dd>{{ one.plants }}{{ one.rows > 1 ? ' in ' + one.rows + ' rows' : '' }}</dd>
           </div>
           <div>
             <dt>Planted</dt>
@@ -179,6 +181,7 @@ export class PlantingPage {
     cases: this.garden.cases(),
     looks: this.garden.looks().filter(({ plantingId }) => plantingId === this.planting()),
     applications: this.applications(),
+    stops: this.garden.stops(),
   }));
   readonly #year = computed(() => (this.one()?.endedOn ?? this.garden.today()).slice(0, 4));
   protected readonly span = computed(() => seasonSpan(this.#year(), this.#records(), this.garden.today(), this.#zone));

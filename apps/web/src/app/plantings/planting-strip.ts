@@ -28,6 +28,16 @@ const room = 4;
           <circle class="look" r="2.2" [attr.cx]="point.x" [attr.cy]="point.y" />
         }
       }
+      @for (look of strip().rounds; track $index) {
+        <path [attr.class]="look.found ? 'round found' : 'round'" [attr.d]="'M' + x(look.day) + ' ' + (ground() + 3) + ' v6'">
+          <title>{{ dayWord(look.day) }}: {{ look.found ? 'something found on a round' : 'looked at on a round' }}</title>
+        </path>
+      }
+      @for (day of strip().opened; track $index) {
+        <circle class="opened" r="4" [attr.cx]="x(day)" [attr.cy]="ground()">
+          <title>{{ dayWord(day) }}: case opened</title>
+        </circle>
+      }
       @for (mark of strip().treatments; track $index) {
         <path class="treatment" [attr.d]="'M' + (x(mark.day) - 4) + ' ' + (ground() + 1) + ' l4 -9 l4 9 z'">
           <title>{{ dayWord(mark.day) }}: {{ library.optionName(mark.option) }}</title>
@@ -80,11 +90,15 @@ export class PlantingStrip {
     }),
   );
   protected readonly label = computed(() => {
-    const { cases, treatments, harvest } = this.strip();
+    const { cases, opened, rounds, treatments, harvest } = this.strip();
     const worst = cases.map(
       ({ points }) => `severity up to ${Math.max(...points.map(({ severity }) => severity))} %, last ${points.at(-1)!.severity} %`,
     );
     const done = treatments.map(({ day, option }) => `${this.library.optionName(option)} ${dayWord(day)}`);
-    return [...worst, ...done, harvest ? `harvest ${dayWord(harvest)}` : ''].filter(Boolean).join('; ') || 'nothing noted';
+    const looked = rounds.length === 0 ? '' : `looked at on ${rounds.length} ${rounds.length === 1 ? 'round' : 'rounds'}`;
+    const begun = opened.map((day) => `case opened ${dayWord(day)}`);
+    return (
+      [...begun, ...worst, looked, ...done, harvest ? `harvest ${dayWord(harvest)}` : ''].filter(Boolean).join('; ') || 'nothing noted'
+    );
   });
 }

@@ -1,3 +1,4 @@
+import type { Stop } from '@field-nurse/contract';
 import { application, contents, look, planting, sickness, today } from '../testing/test-garden';
 import { dayScale, monthStarts, monthWord } from './day-scale';
 import { seasonSpan, stripsWithin } from './strips';
@@ -13,7 +14,7 @@ test('the season is whole months, from the first thing noted to the last that is
 });
 
 test('a year without anything still has a season to show', () => {
-  const empty = { plantings: [], cases: [], looks: [], applications: [] };
+  const empty = { plantings: [], cases: [], looks: [], applications: [], stops: [] };
   expect(seasonSpan('2024', empty, today, zone)).toEqual({ from: '2024-03-01', to: '2024-10-31' });
 });
 
@@ -29,6 +30,8 @@ test('a strip holds growth, looks, treatments, waits and harvest', () => {
       planting,
       grows: { from: '2026-05-01', to: today },
       cases: [{ id: 'rust', points: [{ day: '2026-07-03', severity: 10 }] }],
+      opened: ['2026-07-01'],
+      rounds: [],
       treatments: [{ day: '2026-07-02', option: 'sulphur' }],
       unsafe: [{ from: '2026-07-02', to: '2026-07-05' }],
       harvest: '2026-07-22',
@@ -61,4 +64,11 @@ test('days lie on the line where the calendar has them', () => {
 test('months begin on their first days, by name where there is room', () => {
   expect(monthStarts(span)).toEqual(['2026-05-01', '2026-06-01', '2026-07-01']);
   expect([monthWord('2026-07-01', 800), monthWord('2026-07-01', 200)]).toEqual(['Jul', 'J']);
+});
+
+test('looks on rounds stand on the day of the garden’s calendar, with what was found', () => {
+  const stop = { plantingId: planting.id, lookedAt: '2026-07-10T23:30:00.000Z', found: true } as Stop;
+  const elsewhere = { ...stop, plantingId: 'other' };
+  const early = { ...stop, lookedAt: '2026-03-10T08:00:00.000Z' };
+  expect(strips({ stops: [stop, elsewhere, early] })[0]!.rounds).toEqual([{ day: '2026-07-11', found: true }]);
 });

@@ -1,4 +1,4 @@
-import type { Application, Case, Look, Planting } from '@field-nurse/contract';
+import type { Application, Case, Look, Planting, Stop } from '@field-nurse/contract';
 import { addDays, dayAt } from '@field-nurse/core/timing';
 
 /** All of one planting that its strip shows; every day is within the span of the chart. */
@@ -7,6 +7,10 @@ export interface Strip {
   readonly grows: Span;
   /** one line per case */
   readonly cases: readonly { readonly id: string; readonly points: readonly { readonly day: string; readonly severity: number }[] }[];
+  /** days on which a case was opened */
+  readonly opened: readonly string[];
+  /** looks on rounds */
+  readonly rounds: readonly { readonly day: string; readonly found: boolean }[];
   readonly treatments: readonly { readonly day: string; readonly option: string }[];
   /** days on which nothing may be picked */
   readonly unsafe: readonly Span[];
@@ -23,6 +27,7 @@ export interface GardenRecords {
   readonly cases: readonly Case[];
   readonly looks: readonly Look[];
   readonly applications: readonly Application[];
+  readonly stops: readonly Stop[];
 }
 
 /** The months of a year in which the garden had anything to show, whole months, up to today or the last harvest that is set. */
@@ -59,6 +64,11 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
               .sort((a, b) => a.day.localeCompare(b.day)),
           }))
           .filter(({ points }) => points.length > 0),
+        opened: records.cases.flatMap(({ plantingId, openedOn }) => (plantingId === planting.id && within(openedOn) ? [openedOn] : [])),
+        rounds: records.stops
+          .filter(({ plantingId }) => plantingId === planting.id)
+          .map(({ lookedAt, found }) => ({ day: dayAt(lookedAt, timeZone), found }))
+          .filter(({ day }) => within(day)),
         treatments: applications
           .map(({ appliedAt, option }) => ({ day: dayAt(appliedAt, timeZone), option }))
           .filter(({ day }) => within(day)),

@@ -4,7 +4,7 @@ import { statusWords } from '../shared/words';
 import { statusOf } from './case-looks';
 
 // Shape and fill change with the state, so that none of it hangs on colour.
-const marks: Readonly<Record<string, string>> = {
+export const healthMarks: Readonly<Record<string, string>> = {
   'first-look': 'M3 9a6 6 0 1 0 12 0a6 6 0 1 0 -12 0',
   recovering: 'M2.5 13 L9 4 L15.5 13 Z',
   level: 'M2 6.5 H16 V11.5 H2 Z',
@@ -60,6 +60,6 @@ export class StatusMark {
   readonly #garden = inject(Garden);
   readonly case = input.required<string>();
   protected readonly status = computed(() => statusOf(this.#garden.looksOf(this.case())) ?? 'first-look');
-  protected readonly path = computed(() => marks[this.status()]);
+  protected readonly path = computed(() => healthMarks[this.status()]);
   protected readonly word = computed(() => (this.#garden.looksOf(this.case()).length === 0 ? 'No look yet' : statusWords[this.status()]));
 }

@@ -31,9 +31,10 @@ describe('units', () => {
     expect(inGardenUnits('temperature', 18, 'us')).toBe('64.4 °F');
     expect(inGardenUnits('wind', 16.09344, 'us')).toBe('10 mph');
     expect(inGardenUnits('area', 10, 'us')).toBe('108 ft²');
+    expect([inGardenUnits('rain', 12.7, 'us'), inGardenUnits('length', 5, 'us')]).toEqual(['0.5 in', '1.97 in']);
   });
 
-  test.each(['water', 'temperature', 'wind', 'area'] as const)('%s goes into a field and comes back', (name) => {
+  test.each(['water', 'temperature', 'wind', 'area', 'rain', 'length'] as const)('%s goes into a field and comes back', (name) => {
     expect(fromField(name, toField(name, 20, 'us'), 'us')).toBeCloseTo(20, 1);
     expect(fromField(name, toField(name, 20, 'metric'), 'metric')).toBe(20);
     expect([toField(name, null, 'us'), fromField(name, null, 'us')]).toEqual([null, null]);

@@ -13,32 +13,35 @@ interface Measure {
 const same = (unit: string): Measure => ({ unit, fromSi: (value) => value, toSi: (value) => value });
 const kmPerMile = 1.609344;
 
-export const measures: Readonly<Record<'water' | 'temperature' | 'wind' | 'area', Readonly<Record<System, Measure>>>> = {
-  water: {
-    metric: same('l'),
-    us: {
-      unit: 'gal',
-      fromSi: (litres) => convert({ amount: litres, unit: 'l' }, 'gal-us').amount,
-      toSi: (gallons) => convert({ amount: gallons, unit: 'gal-us' }, 'l').amount,
+export const measures: Readonly<Record<'water' | 'temperature' | 'wind' | 'area' | 'rain' | 'length', Readonly<Record<System, Measure>>>> =
+  {
+    water: {
+      metric: same('l'),
+      us: {
+        unit: 'gal',
+        fromSi: (litres) => convert({ amount: litres, unit: 'l' }, 'gal-us').amount,
+        toSi: (gallons) => convert({ amount: gallons, unit: 'gal-us' }, 'l').amount,
+      },
     },
-  },
-  temperature: {
-    metric: same('°C'),
-    us: { unit: '°F', fromSi: (celsius) => (celsius * 9) / 5 + 32, toSi: (fahrenheit) => ((fahrenheit - 32) * 5) / 9 },
-  },
-  wind: {
-    metric: same('km/h'),
-    us: { unit: 'mph', fromSi: (kmh) => kmh / kmPerMile, toSi: (mph) => mph * kmPerMile },
-  },
-  area: {
-    metric: same('m²'),
-    us: {
-      unit: 'ft²',
-      fromSi: (m2) => convert({ amount: m2, unit: 'm2' }, 'ft2').amount,
-      toSi: (ft2) => convert({ amount: ft2, unit: 'ft2' }, 'm2').amount,
+    temperature: {
+      metric: same('°C'),
+      us: { unit: '°F', fromSi: (celsius) => (celsius * 9) / 5 + 32, toSi: (fahrenheit) => ((fahrenheit - 32) * 5) / 9 },
     },
-  },
-};
+    wind: {
+      metric: same('km/h'),
+      us: { unit: 'mph', fromSi: (kmh) => kmh / kmPerMile, toSi: (mph) => mph * kmPerMile },
+    },
+    rain: { metric: same('mm'), us: { unit: 'in', fromSi: (mm) => mm / 25.4, toSi: (inches) => inches * 25.4 } },
+    length: { metric: same('cm'), us: { unit: 'in', fromSi: (cm) => cm / 2.54, toSi: (inches) => inches * 2.54 } },
+    area: {
+      metric: same('m²'),
+      us: {
+        unit: 'ft²',
+        fromSi: (m2) => convert({ amount: m2, unit: 'm2' }, 'ft2').amount,
+        toSi: (ft2) => convert({ amount: ft2, unit: 'ft2' }, 'm2').amount,
+      },
+    },
+  };
 
 export type MeasureName = keyof typeof measures;
 

@@ -15,6 +15,7 @@ export const settingWords: Readonly<Record<string, string>> = {
 };
 
 export const placeKindWords: Readonly<Record<string, string>> = {
+  room: 'Room',
   bed: 'Bed',
   'raised-bed': 'Raised bed',
   tunnel: 'Tunnel',

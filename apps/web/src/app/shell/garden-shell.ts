@@ -4,6 +4,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { gardenFeature, GardenActions } from '../gardens/garden-state';
+import { Offline } from '../offline/offline';
 import { goKeys, navigation } from './navigation';
 import { Theme } from './theme';
 
@@ -27,12 +28,27 @@ const sequenceMs = 1200;
       </a>
       <nav aria-label="Garden">
         @for (item of items; track item.path) {
-          <a [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"
+          <a [class.desk]="!item.phone" [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"
             ><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a
           >
         }
+        <button type="button" class="more" popovertarget="fn-more"><mat-icon svgIcon="more" aria-hidden="true" />More</button>
       </nav>
+      <div id="fn-more" #more popover>
+        @for (item of rest; track item.path) {
+          <a [routerLink]="['/g', garden(), item.path]" (click)="more.hidePopover()"
+            ><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a
+          >
+        }
+      </div>
       <div class="tools">
+        <span role="status">
+          @if (offline.waiting() + offline.aside().length > 0) {
+            <a class="waiting" [routerLink]="['/g', garden(), 'waiting']">{{
+              offline.waiting() > 0 ? offline.waiting() + ' waiting' : offline.aside().length + ' set aside'
+            }}</a>
+          }
+        </span>
         <button matIconButton type="button" aria-label="Find anything" title="Find anything (/)" (click)="find()">
           <mat-icon svgIcon="search" />
         </button>
@@ -47,6 +63,12 @@ const sequenceMs = 1200;
     <main id="content" tabindex="-1">
       @switch (status()) {
         @case ('open') {
+          @if (asOf(); as since) {
+            <p class="copy fn-care" role="status">
+              No signal. This is the garden as this device knew it at {{ clock(since) }}. What you write is kept here and sent later.
+              <button type="button" (click)="again()">Try now</button>
+            </p>
+          }
           <router-outlet />
         }
         @case ('failed') {
@@ -79,6 +101,11 @@ export class GardenShell {
   protected readonly status = this.#store.selectSignal(gardenFeature.selectStatus);
   protected readonly message = this.#store.selectSignal(gardenFeature.selectMessage);
   protected readonly items = navigation;
+  protected readonly rest = navigation.filter(({ phone }) => !phone);
+  protected readonly offline = inject(Offline);
+  protected readonly asOf = this.#store.selectSignal(gardenFeature.selectAsOf);
+  protected readonly clock = (instant: string) =>
+    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant));
   protected readonly themeWord = computed(() => themeWords[this.theme.name()]);
   #lastKey = { key: '', at: 0 };
 
@@ -99,6 +126,12 @@ export class GardenShell {
   protected async keys(): Promise<void> {
     const { openKeys } = await import('./keys');
     openKeys(this.#injector);
+  }
+
+  /** With signal again, what the device only remembered is asked for afresh. */
+  @HostListener('window:online')
+  protected onSignal(): void {
+    if (this.asOf()) this.again();
   }
 
   /** Keys work outside of fields: "g" and a letter go somewhere, "/" finds, "?" lists them. */

@@ -15,10 +15,21 @@ export const summary: GardenSummary = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  weatherStation: null,
   fixedNow: now,
 };
 
-export const place: Place = { id: 'bed', version: 1, name: 'Bed', kind: 'bed', setting: 'outdoor', areaM2: null, note: '', endedOn: null };
+export const place: Place = {
+  id: 'bed',
+  version: 1,
+  name: 'Bed',
+  kind: 'bed',
+  setting: 'outdoor',
+  areaM2: null,
+  shape: null,
+  note: '',
+  endedOn: null,
+};
 
 export const planting: Planting = {
   id: 'leeks',
@@ -27,6 +38,9 @@ export const planting: Planting = {
   host: 'leek',
   cultivar: 'Spar',
   plants: 20,
+  rows: 1,
+  shape: null,
+  quarantine: null,
   plantedOn: '2026-05-01',
   setting: 'outdoor',
   inFlower: false,
@@ -108,4 +122,11 @@ export const contents: GardenContents = {
   decisions: [decision],
   applications: [application],
   looks: [look],
+  traps: [],
+  catches: [],
+  rounds: [],
+  stops: [],
+  gaugings: [],
+  chores: [],
+  thresholds: [],
 };

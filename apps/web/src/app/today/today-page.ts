@@ -7,12 +7,21 @@ import { Library } from '../library/library';
 import { PlantingTitle } from '../plantings/planting-title';
 import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
+import { PreventionWalk } from '../prevention/prevention-walk';
+import { RoundBook } from '../rounds/round-book';
+import { quarantineOf } from '../rounds/to-walk';
+import { checkOn, spotNow } from '../traps/trap-facts';
+import { WeatherBook } from '../weather/weather-book';
+import { WeatherRibbon } from '../weather/weather-ribbon';
+import { windowWord } from '../weather/window-words';
 import { agendaFor } from './agenda';
+
+const stopsShown = 4;
 
 /** What the garden wants today. */
 @Component({
   selector: 'fn-today-page',
-  imports: [RouterLink, MatButtonModule, PlantingTitle, StatusMark],
+  imports: [RouterLink, MatButtonModule, PlantingTitle, StatusMark, WeatherRibbon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './today-page.scss',
   templateUrl: './today-page.html',
@@ -34,13 +43,52 @@ export class TodayPage {
       now: this.garden.now(),
     }),
   );
+  protected readonly book = inject(RoundBook);
+  readonly #weather = inject(WeatherBook);
+  protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
+  /** what last year's dates say of these weeks */
+  protected readonly warnings = computed(() =>
+    this.book.stops().flatMap(({ id, why }) => why.filter(({ code }) => code === 'last-year').map(({ text }) => ({ planting: id, text }))),
+  );
+  protected readonly traps = computed(() =>
+    this.garden.traps().flatMap((trap) => {
+      const on = checkOn(trap, this.garden.catches(), this.garden.today());
+      return on && on <= this.garden.today() ? [{ id: trap.id, name: trap.name, on, spot: spotNow(trap).name }] : [];
+    }),
+  );
+  protected readonly held = computed(() =>
+    this.garden.plantings().flatMap((planting) => {
+      const [stops, today, { timeZone }] = [this.garden.stops(), this.garden.today(), this.garden.summary()];
+      const state = planting.endedOn ? undefined : quarantineOf(planting, { stops, timeZone, today });
+      if (!state) return [];
+      const next = state.nextLookOn
+        ? `look ${state.nextLookOn <= today ? 'due' : this.fromToday(state.nextLookOn)}`
+        : `until ${this.day(state.until)}`;
+      return [{ id: planting.id, words: state.mayRelease ? 'may join the others' : next }];
+    }),
+  );
+  readonly #walk = inject(PreventionWalk);
+  protected readonly prevention = computed(() => {
+    const places = this.#walk.places().filter((one) => one.due > 0);
+    const due = this.#walk.due();
+    const named = places.slice(0, 3).map(({ place }) => place.name);
+    return due === 0
+      ? ''
+      : `${due} ${due === 1 ? 'thing' : 'things'} to look at: ${named.join(', ')}${places.length > 3 ? ` and ${places.length - 3} more places` : ''}.`;
+  });
+  protected readonly nextWindow = computed(() => {
+    const [first] = this.#weather.windows();
+    return first ? windowWord(first, this.#zone) : '';
+  });
   protected readonly heading = computed(() => longDay(this.garden.today()));
-  protected readonly isQuiet = computed(() => Object.values(this.agenda()).every((list: readonly unknown[]) => list.length === 0));
+  protected readonly isQuiet = computed(() =>
+    [...Object.values(this.agenda()), this.book.due(), this.traps(), this.held()].every((list: readonly unknown[]) => list.length === 0),
+  );
   protected readonly summary = computed(() => {
-    const { looks, keepOut, toDecide } = this.agenda();
-    const due = looks.filter(({ on }) => on <= this.garden.today()).length;
+    const { keepOut, toDecide } = this.agenda();
+    const due = this.book.due().length;
     return [
-      due === 0 ? 'No look is due' : due === 1 ? 'One look is due' : `${due} looks are due`,
+      due === 0 ? 'Nothing wants a look' : due === 1 ? 'One planting wants a look' : `${due} plantings want a look`,
       keepOut.length > 0 ? `${keepOut.length === 1 ? 'one planting is' : `${keepOut.length} plantings are`} shut` : '',
       toDecide.length > 0 ? `${toDecide.length === 1 ? 'one case waits' : `${toDecide.length} cases wait`} for you` : '',
     ]

@@ -1,0 +1,134 @@
+/** @jest-environment jsdom */
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
+import type { Session, WeatherAnswer } from '@field-nurse/contract';
+import { Store } from '@ngrx/store';
+import { IDBFactory, IDBKeyRange, indexedDB } from 'fake-indexeddb';
+import Dexie from 'dexie';
+import { deserialize, serialize } from 'node:v8';
+import { of, Subject, throwError } from 'rxjs';
+import type { Observable } from 'rxjs';
+import { Api } from '../api/api';
+import { ApiError } from '../api/api-error';
+import { GardenActions } from '../gardens/garden-state';
+import { contents, place } from '../testing/test-garden';
+import { Offline } from './offline';
+
+// jsdom has none of its own.
+globalThis.structuredClone ??= <T>(one: T): T => deserialize(serialize(one)) as T;
+Dexie.dependencies.indexedDB = indexedDB;
+Dexie.dependencies.IDBKeyRange = IDBKeyRange;
+
+beforeAll(() => TestBed.initTestEnvironment(BrowserTestingModule, platformBrowserTesting()));
+afterEach(() => {
+  TestBed.resetTestingModule();
+  Dexie.dependencies.indexedDB = new IDBFactory();
+});
+
+const { id, version: _, ...value } = place;
+const garden = contents.garden.id;
+const gone = () => throwError(() => new ApiError(0, 'offline', 'No answer.'));
+
+/** The device over a server that answers as it is told. */
+function start(first: () => Observable<unknown>) {
+  let reply = first;
+  const sent: string[] = [];
+  const dispatched: { type: string; record?: unknown }[] = [];
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(),
+      {
+        provide: Api,
+        useValue: {
+          write: (...[, , , body]: [string, string, string, { change: string }]) => {
+            sent.push(body.change);
+            return reply();
+          },
+          sendPhoto: () => reply(),
+        },
+      },
+      { provide: Store, useValue: { dispatch: (action: { type: string }) => dispatched.push(action) } },
+    ],
+  });
+  return { offline: TestBed.inject(Offline), sent, dispatched, answerWith: (next: typeof first) => (reply = next) };
+}
+
+const settled = async (offline: Offline) => {
+  await offline.send();
+  await offline.send();
+};
+
+test('what is written is shown at once, sent, and told as the server keeps it', async () => {
+  const { offline, sent, dispatched } = start(() => of({ ...place, version: 1 }));
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  await settled(offline);
+  expect(dispatched[0]).toEqual(GardenActions.recordStored({ subject: 'places', record: { ...place, version: 1 } }));
+  expect(sent).toHaveLength(1);
+  expect(offline.waiting()).toBe(0);
+  expect(offline.state()).toBe('sent');
+});
+
+test('without signal it waits and is counted; when signal comes back it goes by itself', async () => {
+  const { offline, sent, answerWith } = start(gone);
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  await offline.keepPhoto(garden, 'p', new Blob(['x']));
+  await settled(offline);
+  expect([offline.waiting(), offline.waitingPhotos(), offline.state()]).toEqual([2, 1, 'no-answer']);
+  expect(await offline.photo('p')).toBeDefined();
+  answerWith(() => of({ ...place, version: 1 }));
+  dispatchEvent(new Event('online'));
+  await settled(offline);
+  expect(offline.waiting()).toBe(0);
+  expect(new Set(sent).size).toBe(1);
+});
+
+test('signal that comes back while a sending is still failing is not missed', async () => {
+  const answer = new Subject<never>();
+  const { offline, answerWith } = start(() => answer);
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  answerWith(() => of({ ...place, version: 1 }));
+  dispatchEvent(new Event('online'));
+  answer.error(new ApiError(0, 'offline', 'No answer.'));
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  await settled(offline);
+  expect(offline.waiting()).toBe(0);
+});
+
+test('what waits lies over what the server sends, also in another tab', async () => {
+  const { offline } = start(gone);
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 1, { ...value, name: 'Long bed' }, place);
+  expect((await offline.withWaiting(contents)).places).toMatchObject([{ name: 'Long bed', version: 2 }]);
+});
+
+test('what the server refuses is set aside until it was seen', async () => {
+  const { offline } = start(() => throwError(() => new ApiError(400, 'invalid', 'no such place')));
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  await settled(offline);
+  expect(offline.aside()).toMatchObject([{ why: 'no such place', id }]);
+  await offline.dismiss((offline.aside()[0] as unknown as { sequence: number }).sequence);
+  expect(offline.aside()).toEqual([]);
+});
+
+test('signing out forgets session, garden and weather, and not what waits', async () => {
+  const { offline } = start(gone);
+  await offline.open(garden);
+  await offline.saveSession({ person: null, gardens: [] } as Session);
+  await offline.saveGarden(contents);
+  await offline.saveWeather(garden, { hours: [], forecast: null, station: null } as WeatherAnswer);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  expect(await offline.gardenCopy(garden)).toMatchObject({ id: garden });
+  await offline.forget();
+  expect([await offline.session(), await offline.gardenCopy(garden), await offline.weather(garden)]).toEqual([
+    undefined,
+    undefined,
+    undefined,
+  ]);
+  await settled(offline);
+  expect(offline.waiting()).toBe(1);
+});

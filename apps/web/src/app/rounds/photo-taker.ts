@@ -1,0 +1,97 @@
+import { ChangeDetectionStrategy, Component, effect, inject, model, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
+import { Garden } from '../gardens/garden';
+import { Offline } from '../offline/offline';
+import { NotAPhoto, shrinkPhoto } from './shrink-photo';
+
+/** Photos of one stop: taken by the camera, kept on the device, sent when they can be. */
+@Component({
+  selector: 'fn-photo-taker',
+  imports: [MatButtonModule, MatIconModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './photo-taker.scss',
+  template: `
+    <ul>
+      @for (photo of photos(); track photo) {
+        <li>
+          <img [src]="address().get(photo) ?? ''" [alt]="'Photo ' + ($index + 1)" />
+          <button matIconButton type="button" [attr.aria-label]="'Leave out photo ' + ($index + 1)" (click)="drop(photo)">
+            <mat-icon svgIcon="close" />
+          </button>
+        </li>
+      }
+    </ul>
+    @if (photos().length < most) {
+      <label class="take" [class.busy]="busy()">
+        <mat-icon svgIcon="camera" aria-hidden="true" />{{
+          busy() ? 'Making it small …' : photos().length ? 'Another photo' : 'Take a photo'
+        }}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          class="fn-hidden"
+          [disabled]="busy()"
+          (change)="take($event)"
+        />
+      </label>
+    }
+    @if (fault()) {
+      <p class="fn-stop" role="alert">{{ fault() }}</p>
+    }
+    @if (photos().length > 0 && !fault()) {
+      <p class="fn-small">Kept on this device until sent. Where it was taken is left out of the file.</p>
+    }
+  `,
+})
+export class PhotoTaker {
+  readonly #offline = inject(Offline);
+  readonly #garden = inject(Garden);
+  readonly photos = model.required<readonly string[]>();
+  readonly most = 10;
+  protected readonly busy = signal(false);
+  protected readonly fault = signal('');
+  /** addresses of the pictures: on this device, or at the server */
+  protected readonly address = signal<ReadonlyMap<string, string>>(new Map());
+
+  constructor() {
+    effect((onCleanup) => {
+      const made: string[] = [];
+      let current = true;
+      const find = async (id: string) => {
+        const image = await this.#offline.photo(id);
+        const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${this.#garden.summary().id}/photos/${id}`;
+        if (image) made.push(url);
+        if (current) this.address.update((known) => new Map([...known, [id, url]]));
+      };
+      for (const id of this.photos()) void find(id);
+      onCleanup(() => {
+        current = false;
+        made.forEach((url) => URL.revokeObjectURL(url));
+      });
+    });
+  }
+
+  protected async take(event: Event): Promise<void> {
+    const field = event.target as HTMLInputElement;
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    this.busy.set(true);
+    this.fault.set('');
+    try {
+      const id = crypto.randomUUID();
+      await this.#offline.keepPhoto(this.#garden.summary().id, id, await shrinkPhoto(file));
+      this.photos.set([...this.photos(), id]);
+    } catch (error) {
+      this.fault.set(error instanceof NotAPhoto ? error.message : 'The photo could not be kept on this device: is it full?');
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected drop(photo: string): void {
+    this.photos.set(this.photos().filter((one) => one !== photo));
+  }
+}
