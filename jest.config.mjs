@@ -1,26 +1,37 @@
-const swc = {
-  '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', decorators: true } }, module: { type: 'es6' } }],
-};
+const swcName = '@swc/jest';
+const swcOptions = { jsc: { target: 'es2022', parser: { syntax: 'typescript', decorators: true } }, module: { type: 'es6' } };
 const node = (displayName, folder) => ({
   displayName,
   rootDir: folder,
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts'],
-  transform: swc,
+  transform: { '^.+\\.ts$': [swcName, swcOptions] },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transformIgnorePatterns: ['/node_modules/(?!@field-nurse/)'],
 });
+
+const core = { ...node('core', 'packages/core'), testPathIgnorePatterns: ['/src/leaf/'] };
+// Pixels are slow to test where each Math is looked up in the sandbox; as CommonJS they get it handed in.
+const leaf = {
+  ...node('leaf', 'packages/core'),
+  testMatch: ['<rootDir>/src/leaf/**/*.test.ts'],
+  extensionsToTreatAsEsm: [],
+  transform: { '^.+\\.ts$': [swcName, { ...swcOptions, module: { type: 'commonjs' } }] },
+  sandboxInjectedGlobals: ['Math'],
+};
 
 // What the pages compute and keep, without their templates: those are driven in the real browser.
 const web = { ...node('web', 'apps/web'), testMatch: ['<rootDir>/src/app/**/*.test.ts'], setupFiles: ['<rootDir>/jest.setup.mjs'] };
 
 export default {
   projects: [
-    node('core', 'packages/core'),
+    core,
+    leaf,
     node('library', 'packages/library'),
     node('contract', 'packages/contract'),
     node('server', 'apps/server'),
+    node('stand-ins', 'apps/stand-ins'),
     web,
     { ...node('scripts', '.'), testMatch: ['<rootDir>/scripts/*.test.ts'], roots: ['<rootDir>/scripts'] },
   ],

@@ -18,6 +18,8 @@ test.each([
   ['the contract may not know core', 'packages/contract/src/example.ts', '@field-nurse/core/dose'],
   ['the library may not reach into the server', 'packages/library/src/example.ts', '../../../apps/server/src/app.js'],
   ['the pages may not reach into the server', 'apps/web/src/app/example.ts', '../../../server/src/app.js'],
+  ['the stand-ins may not reach into the server', 'apps/stand-ins/src/example.ts', '../../server/src/app.js'],
+  ['the server may not reach into the stand-ins', 'apps/server/src/example.ts', '../../stand-ins/src/standIns.js'],
   ['the server may not reach into the pages', 'apps/server/src/example.ts', '../../web/src/app/app.js'],
 ])('%s', async (_, file, imported) => {
   expect(await complaints(file, imported)).toContain(arrow);

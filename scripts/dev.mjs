@@ -6,18 +6,20 @@ import { dataFolder, installPackages, requireNode } from './lib/setUp.mjs';
 requireNode();
 installPackages();
 const { buildAll, builtFiles } = await import('./lib/buildAll.mjs');
-const { startCluster } = await import('./lib/postgres.mjs');
-const { loadDemo, sessionSecret } = await import('./lib/server.mjs');
+const { freePort, startCluster } = await import('./lib/postgres.mjs');
+const { loadDemo, sessionSecret, startStandIns } = await import('./lib/server.mjs');
 
 await buildAll();
 const cluster = await startCluster(join(dataFolder, 'postgres'));
-loadDemo(cluster.url);
-const env = { ...process.env, ...builtFiles, DATABASE_URL: cluster.url, SESSION_SECRET: sessionSecret(dataFolder) };
+const standIns = await startStandIns(await freePort());
+loadDemo(cluster.url, standIns.env);
+const env = { ...process.env, ...builtFiles, DATABASE_URL: cluster.url, SESSION_SECRET: sessionSecret(dataFolder), ...standIns.env };
 const server = spawn(bin('tsx'), ['watch', 'apps/server/src/main.ts'], { cwd: root, stdio: 'inherit', env });
 const pages = spawn(bin('ng'), ['serve', '--proxy-config', 'proxy.json'], { cwd: join(root, 'apps/web'), stdio: 'inherit', env });
 process.on('SIGINT', () => {
   server.kill();
   pages.kill();
+  standIns.child.kill();
   cluster.stop();
   process.exit(0);
 });

@@ -1,6 +1,7 @@
-import { mkdirSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { root } from './lib/run.mjs';
+import { bin, root, run } from './lib/run.mjs';
 import { installPackages, requireChromium, requireNode } from './lib/setUp.mjs';
 
 requireNode();
@@ -11,7 +12,7 @@ const { chromium } = await import('@playwright/test');
 const { browserOptions } = await import('./lib/browser.mjs');
 const { buildAll } = await import('./lib/buildAll.mjs');
 const { freePort, startThrowawayCluster } = await import('./lib/postgres.mjs');
-const { loadDemo, startServer } = await import('./lib/server.mjs');
+const { loadDemo, startServer, startStandIns } = await import('./lib/server.mjs');
 
 const wide = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
@@ -22,28 +23,35 @@ const pictures = [
   { name: 'today', path: 'today' },
   { name: 'today-phone', path: 'today', size: phone },
   { name: 'ground', path: 'ground' },
+  { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
   { name: 'planting', cause: 'Spider mite', planting: true },
   { name: 'cases', path: 'cases' },
   { name: 'case', cause: 'Soft scale' },
   { name: 'case-phone', cause: 'Soft scale', size: phone },
-  { name: 'case-dark', cause: 'Magnesium shortage', look: 'dark' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
   { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur' },
   { name: 'log', path: 'log' },
-  { name: 'log-form', path: 'log/new' },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
-  { name: 'recovery-sun-phone', cause: 'Thrips', tab: '/recovery', size: phone, look: 'sun' },
+  { name: 'prevention-phone', path: 'prevention', size: phone },
+  { name: 'weather', path: 'weather', look: 'dark' },
   { name: 'settings', path: 'settings' },
 ];
 
 await buildAll();
 const cluster = await startThrowawayCluster();
 let server;
+let standIns;
 let browser;
 try {
-  loadDemo(cluster.url);
-  server = await startServer({ databaseUrl: cluster.url, port: await freePort(), secret: 'a secret that only the pictures use, 32 long' });
+  standIns = await startStandIns(await freePort());
+  loadDemo(cluster.url, standIns.env);
+  server = await startServer({
+    databaseUrl: cluster.url,
+    port: await freePort(),
+    secret: 'a secret that only the pictures use, 32 long',
+    env: standIns.env,
+  });
   browser = await chromium.launch(browserOptions);
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
@@ -51,19 +59,39 @@ try {
   const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
   await page.goto(server.url);
   await page.getByLabel('E-mail address').waitFor();
-  await take('sign-in');
   await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
   await page.getByLabel('Password').fill('willow-and-water');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL(/\/g\//);
   const garden = /.*\/g\/[^/]+/.exec(page.url())[0];
   for (const picture of pictures) await show(page, garden, picture).then(() => take(picture.name));
-  console.log(`${pictures.length + 1} pictures in docs/screenshots/`);
+  await show(page, garden, { path: 'traps' });
+  await page.getByRole('link', { name: 'Leek moth trap' }).click();
+  await page.getByRole('heading', { name: 'Readings' }).waitFor();
+  await take('trap');
+  await show(page, garden, { path: 'leaf-gauge' });
+  await page.getByLabel('Take or choose a photo').setInputFiles(drawLeaf());
+  await page.getByRole('slider').fill('25');
+  await page.getByRole('button', { name: 'Measure it' }).click();
+  await page.getByRole('heading', { name: /% damaged/ }).waitFor();
+  await take('leaf-gauge');
+  await show(page, garden, { path: 'round', size: phone, look: 'sun' });
+  await page.getByRole('button', { name: 'Begin the round' }).click();
+  await page.getByRole('heading', { name: 'Look here' }).waitFor();
+  await take('stop-sun-phone');
+  console.log(`${pictures.length + 3} pictures in docs/screenshots/`);
 } finally {
   await browser?.close();
   server?.child.kill();
-  await server?.ended;
+  standIns?.child.kill();
+  await Promise.all([server?.ended, standIns?.ended]);
   cluster.stop();
+}
+
+function drawLeaf() {
+  const file = join(mkdtempSync(join(tmpdir(), 'field-nurse-')), 'leaf.jpg');
+  run(bin('tsx'), ['scripts/drawLeaf.ts', file]);
+  return file;
 }
 
 async function show(page, garden, { path, cause, tab = '', planting = false, size = wide, look = 'light' }) {

@@ -8,7 +8,7 @@ installPackages();
 // These need the packages that were just installed.
 const { buildAll } = await import('./lib/buildAll.mjs');
 const { freePort, startCluster } = await import('./lib/postgres.mjs');
-const { loadDemo, sessionSecret, startServer } = await import('./lib/server.mjs');
+const { loadDemo, sessionSecret, startServer, startStandIns } = await import('./lib/server.mjs');
 
 const withDemo = !process.argv.includes('--empty');
 const port = Number(process.env.PORT ?? 4310);
@@ -21,19 +21,24 @@ const cluster = process.env.DATABASE_URL
   : await startCluster(join(dataFolder, 'postgres'));
 let stopping = false;
 let server;
+let standIns;
 const stop = async (code) => {
   if (stopping) return;
   stopping = true;
   server?.child.kill('SIGTERM');
-  await server?.ended;
+  standIns?.child.kill('SIGTERM');
+  await Promise.all([server?.ended, standIns?.ended]);
   cluster.stop();
   process.exit(code);
 };
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
 
 try {
-  if (withDemo) loadDemo(cluster.url);
-  server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder) });
+  // A weather service of your own goes before the simulated one.
+  if (!process.env.WEATHER_STATIONS_URL) standIns = await startStandIns(await freePort());
+  const { env } = standIns ?? {};
+  if (withDemo) loadDemo(cluster.url, env);
+  server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder), env });
   console.log(`\nField Nurse is at ${server.url}`);
   if (withDemo) console.log('Demo garden: sign in as  wren@osier-reach.example  with  willow-and-water');
   console.log('Ctrl-C stops it; your data stays in .data/\n');

@@ -20,7 +20,7 @@ import { bin, root, run } from './run.mjs';
 
 export const dist = join(root, 'dist');
 const stampFile = join(dist, 'stamp');
-const sourceFolders = ['apps/server/src', 'apps/web', 'packages', 'scripts'];
+const sourceFolders = ['apps/server/src', 'apps/stand-ins/src', 'apps/web', 'packages', 'scripts'];
 
 /** Environment that the built server needs to find its own files. */
 export const builtFiles = {
@@ -41,8 +41,9 @@ export async function buildAll() {
     cwd: join(root, 'apps/web'),
     env: { NG_CLI_ANALYTICS: 'false' },
   });
+  await bundleServiceWorker();
   await precompress(builtFiles.WEB_FOLDER);
-  await bundleServer();
+  await bundleServers();
   writeFileSync(stampFile, stamp);
 }
 
@@ -50,11 +51,35 @@ export function compileLibrary() {
   run(bin('tsx'), ['packages/library/scripts/compile.ts']);
 }
 
-async function bundleServer() {
+/** The service worker with the list of what it keeps: every built file by its hash, and the library. */
+async function bundleServiceWorker() {
+  const folder = builtFiles.WEB_FOLDER;
+  const revision = (path) => createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16);
+  const files = filesBelow(folder)
+    .filter((path) => !path.endsWith('.map'))
+    .map((path) => ({ url: path.slice(folder.length), revision: /-[A-Z0-9]{8}\.\w+$/.test(path) ? null : revision(path) }));
+  const library = { url: '/api/v1/library', revision: revision(join(root, 'packages/library/generated/index.json')) };
+  await build({
+    entryPoints: [join(root, 'apps/web/src/offline.worker.ts')],
+    outfile: join(folder, 'offline-worker.js'),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: { builtPages: JSON.stringify([...files, library]), 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
+}
+
+async function bundleServers() {
   const server = join(root, 'apps/server/src');
   await build({
-    entryPoints: { main: join(server, 'main.ts'), loadDemo: join(server, 'demo/loadDemo.ts') },
-    outdir: join(dist, 'server'),
+    entryPoints: {
+      'server/main': join(server, 'main.ts'),
+      'server/loadDemo': join(server, 'demo/loadDemo.ts'),
+      'stand-ins/main': join(root, 'apps/stand-ins/src/main.ts'),
+    },
+    outdir: dist,
     outExtension: { '.js': '.mjs' },
     bundle: true,
     splitting: true,

@@ -13,34 +13,47 @@ export function sessionSecret(folder) {
 }
 
 /** Load the demo garden, if it is not there. */
-export function loadDemo(databaseUrl) {
-  run('node', ['--enable-source-maps', join(dist, 'server/loadDemo.mjs')], { env: { ...builtFiles, DATABASE_URL: databaseUrl } });
+export function loadDemo(databaseUrl, env = {}) {
+  run('node', ['--enable-source-maps', join(dist, 'server/loadDemo.mjs')], { env: { ...builtFiles, DATABASE_URL: databaseUrl, ...env } });
+}
+
+/** Start the simulated outside world. `env` tells the server where it is. */
+export async function startStandIns(port) {
+  const child = startNode('stand-ins/main.mjs', { STAND_INS_PORT: String(port) });
+  const url = `http://127.0.0.1:${port}`;
+  await untilItAnswers(child, `${url}/health`, 'The stand-ins');
+  return { child, ended: endOf(child), env: { WEATHER_STATIONS_URL: url } };
 }
 
 /** Start the built server and wait until it answers. */
 export async function startServer({ databaseUrl, port, secret, logLevel = 'warn', env = {} }) {
-  const child = spawn('node', ['--enable-source-maps', join(dist, 'server/main.mjs')], {
-    cwd: root,
-    stdio: 'inherit',
-    env: {
-      ...process.env,
-      ...builtFiles,
-      DATABASE_URL: databaseUrl,
-      PORT: String(port),
-      SESSION_SECRET: secret,
-      LOG_LEVEL: logLevel,
-      ...env,
-    },
+  const child = startNode('server/main.mjs', {
+    ...builtFiles,
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    SESSION_SECRET: secret,
+    LOG_LEVEL: logLevel,
+    ...env,
   });
-  const ended = new Promise((resolve) => child.once('exit', resolve));
   const url = `http://127.0.0.1:${port}`;
+  await untilItAnswers(child, `${url}/api/health`, 'The server');
+  return { url, child, ended: endOf(child) };
+}
+
+const startNode = (file, env) =>
+  spawn('node', ['--enable-source-maps', join(dist, file)], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+
+const endOf = (child) =>
+  child.exitCode === null && child.signalCode === null ? new Promise((resolve) => child.once('exit', resolve)) : Promise.resolve();
+
+async function untilItAnswers(child, address, name) {
   for (let tries = 0; tries < 150; tries++) {
-    if (child.exitCode !== null) throw new Error('The server stopped while it started; its last lines say why.');
-    if (await answers(`${url}/api/health`)) return { url, child, ended };
+    if (child.exitCode !== null) throw new Error(`${name} stopped at the start; the last lines say why.`);
+    if (await answers(address)) return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   child.kill();
-  throw new Error(`The server does not answer on ${url}.`);
+  throw new Error(`${name} did not answer at ${address}.`);
 }
 
 async function answers(address) {
