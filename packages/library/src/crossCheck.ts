@@ -1,4 +1,5 @@
-import type { Condition, Library } from './entries.js';
+import type { Library } from './entries.js';
+import { inseparablePairs } from './inseparablePairs.js';
 
 /**
  * Find what a schema of single entries can't see: references to nothing, ids used twice, look-alikes named on one side only,
@@ -12,7 +13,7 @@ export function crossCheck(library: Library): string[] {
     ...brokenReferences(library),
     ...oneSidedLookalikes(library),
     ...unusedSigns(library),
-    ...indistinguishable(library),
+    ...inseparablePairs(library).map(([one, other]) => `${one.id} and ${other.id} can't be told apart by any sign`),
   ];
 }
 
@@ -102,19 +103,4 @@ function oneSidedLookalikes({ conditions }: Library): string[] {
 function unusedSigns({ signs, conditions }: Library): string[] {
   const used = new Set(conditions.flatMap((one) => Object.keys(one.signs)));
   return signs.filter(({ id }) => !used.has(id)).map(({ id }) => `sign ${id} is used by no condition`);
-}
-
-function indistinguishable({ conditions }: Library): string[] {
-  const strong = (one: Condition) =>
-    Object.entries(one.signs)
-      .filter(([, frequency]) => frequency === 'always' || frequency === 'often')
-      .map(([sign]) => sign)
-      .sort()
-      .join();
-  return conditions.flatMap((one, i) =>
-    conditions
-      .slice(i + 1)
-      .filter((other) => strong(one) === strong(other))
-      .map((other) => `${one.id} and ${other.id} show the same signs`),
-  );
 }

@@ -28,7 +28,7 @@ export const host = z.strictObject({
   kind: z.enum(['vegetable', 'herb', 'fruit', 'ornamental', 'houseplant', 'ground']),
   names: z.array(text).default([]),
   eaten: z.boolean(),
-  leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette']),
+  leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette', 'needle', 'frond', 'pad']),
   habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),
 });
 
@@ -41,7 +41,7 @@ export const sign = z.strictObject({
   common: z.enum(['everywhere', 'now-and-then', 'telling']).default('now-and-then'),
   look: text,
   drawing: z.strictObject({
-    organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling']),
+    organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling', 'plant']),
     mark: entryId,
   }),
 });

@@ -13,6 +13,8 @@ export { candidatesFor, posterior } from './posterior.js';
 export type { Candidate, CauseSet, Posterior } from './posterior.js';
 export { priorLogOdds, susceptibility } from './prior.js';
 export { frequencyTable, leakTable } from './probabilityTable.js';
+export { differenceOf, separation } from './separation.js';
+export type { TellingSign } from './separation.js';
 
 // On a round
 export { whereToLook } from './whereToLook.js';
