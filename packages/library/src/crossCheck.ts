@@ -50,7 +50,7 @@ function brokenReferences(library: Library): string[] {
       ...missing(
         condition.id,
         'condition',
-        condition.lookalikes.map((one) => one.condition),
+        [...condition.lookalikes.map((one) => one.condition), ...condition.follows, ...condition.carries],
         conditions,
       ),
       ...missing(

@@ -77,6 +77,7 @@ export const condition = z.strictObject({
   }),
   settings: z.array(setting).min(1),
   months: z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere; indoors the season does not matter'),
+  temperatureC: range.optional().describe('mean temperatures in which it thrives'),
   onset,
   patterns: z.array(pattern).min(1),
   signs: z.record(entryId, frequency),
@@ -85,6 +86,8 @@ export const condition = z.strictObject({
   lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
   threshold: z.strictObject({ act: text, basis: text }),
   levels: z.array(level).default([]),
+  follows: z.array(entryId).default([]).describe('conditions in whose wake it comes'),
+  carries: z.array(entryId).default([]).describe('conditions that it carries from plant to plant'),
   treat: z.array(z.strictObject({ use: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() })),
   prevention: z.array(text).min(1),
   persistence: text,
@@ -177,6 +180,21 @@ export const region = z.strictObject({
   disposal: text,
 });
 
+/** How a language is written and what growers call things in it; English lay words stand with the entries. */
+export const language = z.strictObject({
+  id: z.string().regex(/^[a-z]{2}$/, 'two letters of ISO 639-1'),
+  name: text,
+  stemmer: text,
+  fillers: text.max(4000),
+  clauseBreaks: z.array(text),
+  negations: z.array(text).min(1),
+  softeners: z.array(text).default([]),
+  same: z.record(text, z.array(text).min(1)),
+  onset: z.record(onset, z.array(text)),
+  signs: z.record(entryId, z.array(text)).optional(),
+  hosts: z.record(entryId, z.array(text)).optional(),
+});
+
 export const library = z.strictObject({
   version: z.string(),
   hosts: z.array(host),
@@ -186,6 +204,7 @@ export const library = z.strictObject({
   checks: z.array(check),
   tasks: z.array(task),
   regions: z.array(region),
+  languages: z.array(language).min(1),
 });
 
 export type Host = z.infer<typeof host>;
@@ -196,6 +215,7 @@ export type Check = z.infer<typeof check>;
 export type Level = z.infer<typeof level>;
 export type Task = z.infer<typeof task>;
 export type Region = z.infer<typeof region>;
+export type Language = z.infer<typeof language>;
 export type Library = z.infer<typeof library>;
 export type Stance = z.infer<typeof stance>;
 export type Dispute = z.infer<typeof dispute>;

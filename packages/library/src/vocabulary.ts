@@ -3,7 +3,7 @@ import { z } from 'zod';
 /** An entry's permanent name: lower case words joined by hyphens. */
 export const entryId = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'lower case words joined by hyphens');
 
-export const text = z.string().trim().min(1).max(1200);
+export const text = z.string().trim().min(1).max(4000);
 
 export const conditionKind = z.enum([
   'insect',

@@ -6,7 +6,11 @@ import type { Circumstances, Finding, HostFacts, Knowledge } from './knowledge.j
 import { nextLooks } from './nextLooks.js';
 import type { NextLook } from './nextLooks.js';
 import { posterior } from './posterior.js';
-import type { Candidate, Posterior } from './posterior.js';
+import { candidateOf } from './candidates.js';
+import type { Candidate } from './candidates.js';
+import type { Posterior } from './posterior.js';
+import { relationsAmong } from './relations.js';
+import type { Relation } from './relations.js';
 import { readWords } from './text/readWords.js';
 import type { Reading } from './text/readText.js';
 
@@ -14,6 +18,8 @@ export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
   readonly host: HostFacts;
   readonly text?: string | undefined;
   readonly findings?: readonly Finding[] | undefined;
+  /** ids of conditions that are answered for whatever their chance: "why not this one?" */
+  readonly asked?: readonly string[] | undefined;
   /** ids of conditions that must be reported in this region */
   readonly notifiable?: readonly string[] | undefined;
 }
@@ -37,6 +43,10 @@ export interface Differential {
   readonly read: readonly Reading[];
   readonly unread: readonly string[];
   readonly ranked: readonly RankedCause[];
+  /** the conditions that were asked about, in the order of asking */
+  readonly asked: readonly RankedCause[];
+  /** how the likely causes hang together */
+  readonly relations: readonly Relation[];
   readonly together: readonly { readonly conditions: readonly string[]; readonly probability: number }[];
   readonly otherProbability: number;
   readonly nextLooks: readonly NextLook[];
@@ -50,27 +60,30 @@ const shownDownTo = 0.003;
 const settledBelowBits = 0.05;
 
 /**
- * Answer "what is it?" for one plant: read the text, weigh every cause and pair of causes, and say what to look at next.
+ * Answer "what is it?" for one plant: read the text, weigh every cause and every set of up to three, and say what to look at next.
  *
  * A finding that was confirmed by hand outranks the reading of the same sign in the text.
  *
- * @throws RangeError if a finding names an unknown sign
+ * @throws RangeError if a finding names an unknown sign, or an unknown condition is asked about
  */
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
-  const text = readWords(knowledge, question.text ?? '');
+  const text = readWords(knowledge, question.text ?? '', question.host);
   const findings = mergeFindings(question.findings ?? [], text.read);
   const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
-  const ranked = rank(belief).map(({ candidate, probability }) =>
-    describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs)),
-  );
+  const explain = ({ candidate, probability }: Believed) =>
+    describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs));
+  const likeliest = rank(belief);
+  const ranked = likeliest.map(explain);
   const looks = nextLooks(knowledge.checks, belief, findings, signs);
   return {
     host: { id: question.host.id, name: question.host.name },
     read: text.read,
     unread: text.unread,
     ranked,
+    asked: (question.asked ?? []).map((id) => explain(believedOf(id, belief, knowledge, circumstances))),
+    relations: relationsAmong(likeliest.map(({ candidate, probability }) => ({ condition: candidate.condition, probability }))),
     together: belief.sets
       .filter(({ causes }) => causes.length > 1)
       .slice(0, 5)
@@ -89,7 +102,21 @@ export function mergeFindings(byHand: readonly Finding[], read: readonly Finding
   return [...merged.values()];
 }
 
-function rank({ candidates, marginals }: Posterior): { candidate: Candidate; probability: number }[] {
+interface Believed {
+  readonly candidate: Candidate;
+  readonly probability: number;
+}
+
+/** A condition and its chance, which is nothing where it isn't among the candidates. */
+function believedOf(id: string, { candidates, marginals }: Posterior, { conditions }: Knowledge, circumstances: Circumstances): Believed {
+  const known = candidates.find(({ condition }) => condition.id === id);
+  if (known) return { candidate: known, probability: marginals.get(id) ?? 0 };
+  const condition = conditions.find((one) => one.id === id);
+  if (!condition) throw new RangeError(`differential requires asked conditions to be known, got ${id}`);
+  return { candidate: candidateOf(condition, circumstances), probability: 0 };
+}
+
+function rank({ candidates, marginals }: Posterior): Believed[] {
   return candidates
     .map((candidate) => ({ candidate, probability: marginals.get(candidate.condition.id) ?? 0 }))
     .sort((a, b) => b.probability - a.probability)

@@ -1,7 +1,7 @@
 import { alertsFor } from './alerts';
+import { candidatesFor } from './candidates';
 import { evidenceFor } from './evidence';
 import type { Finding } from './knowledge';
-import { candidatesFor } from './posterior';
 import { testKnowledge } from './testKnowledge';
 
 const circumstances = { host: testKnowledge.hosts[0]!, month: 7, setting: 'outdoor' } as const;

@@ -1,7 +1,7 @@
 import { logSumExp } from '../statistics/logSumExp.js';
 import type { ConditionFacts, Finding, SignFacts } from './knowledge.js';
 import { logLikelihood } from './noisyOr.js';
-import type { Candidate } from './posterior.js';
+import type { Candidate } from './candidates.js';
 
 /** One finding and how hard it speaks for (above 0) or against (below 0) a condition. */
 export interface Evidence {

@@ -9,8 +9,12 @@ export type { Evidence } from './evidence.js';
 export { nextLooks } from './nextLooks.js';
 export type { NextLook } from './nextLooks.js';
 export { logLikelihood, seenGiven } from './noisyOr.js';
-export { candidatesFor, posterior } from './posterior.js';
-export type { Candidate, CauseSet, Posterior } from './posterior.js';
+export { candidatesFor } from './candidates.js';
+export type { Candidate } from './candidates.js';
+export { posterior } from './posterior.js';
+export type { CauseSet, Posterior } from './posterior.js';
+export { relationsAmong } from './relations.js';
+export type { Relation } from './relations.js';
 export { priorLogOdds, susceptibility } from './prior.js';
 export { frequencyTable, leakTable } from './probabilityTable.js';
 export { differenceOf, separation } from './separation.js';
@@ -23,6 +27,7 @@ export type { LookPlan } from './whereToLook.js';
 // Reading lay text
 export { buildLexicon } from './text/lexicon.js';
 export type { Lexicon } from './text/lexicon.js';
+export type { LanguageFacts } from './text/language.js';
 export { readText } from './text/readText.js';
 export { readWords } from './text/readWords.js';
 export type { Reading, TextReading } from './text/readText.js';
@@ -31,13 +36,16 @@ export type { Reading, TextReading } from './text/readText.js';
 export type {
   CheckFacts,
   Circumstances,
+  ClinicTest,
   ConditionFacts,
   Finding,
   Frequency,
   HostFacts,
   Knowledge,
+  Neighbour,
   Onset,
   Pattern,
   Setting,
+  Sighting,
   SignFacts,
 } from './knowledge.js';

@@ -1,3 +1,5 @@
+import type { LanguageFacts } from './text/language.js';
+
 /** How often a sign is seen where a condition is at work. */
 export type Frequency = 'always' | 'often' | 'sometimes' | 'seldom' | 'never';
 export type Setting = 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic';
@@ -36,7 +38,13 @@ export interface ConditionFacts {
   readonly onset: Onset;
   readonly patterns: readonly Pattern[];
   readonly signs: Readonly<Record<string, Frequency>>;
-  readonly treat: readonly { readonly use: string }[];
+  readonly treat: readonly { readonly use: string; readonly efficacy?: readonly number[] | undefined }[];
+  /** mean temperatures in which it thrives: lowest and highest, °C */
+  readonly temperatureC?: readonly number[] | undefined;
+  /** conditions in whose wake it comes */
+  readonly follows?: readonly string[] | undefined;
+  /** conditions that it carries from plant to plant */
+  readonly carries?: readonly string[] | undefined;
 }
 
 export interface CheckFacts {
@@ -53,6 +61,8 @@ export interface Knowledge {
   readonly signs: readonly SignFacts[];
   readonly conditions: readonly ConditionFacts[];
   readonly checks: readonly CheckFacts[];
+  /** at least one */
+  readonly languages: readonly LanguageFacts[];
 }
 
 /** What the grower found. A sign that was not looked at is simply not listed. */
@@ -69,4 +79,36 @@ export interface Circumstances {
   readonly hemisphere?: 'north' | 'south' | undefined;
   readonly onset?: Onset | undefined;
   readonly pattern?: Pattern | undefined;
+  /** mean of the last days, °C */
+  readonly temperatureC?: number | undefined;
+  /** what this garden has had confirmed before */
+  readonly history?: readonly Sighting[] | undefined;
+  /** what is at work now on other plants of the garden */
+  readonly nearby?: readonly Neighbour[] | undefined;
+  /** what a plant clinic found */
+  readonly tests?: readonly ClinicTest[] | undefined;
+}
+
+/** One test of a plant clinic for one condition, with its quality. */
+export interface ClinicTest {
+  readonly condition: string;
+  readonly result: 'positive' | 'negative';
+  /** chance of a positive where the condition is at work, 0 to 1 */
+  readonly sensitivity: number;
+  /** chance of a negative where it is not, 0 to 1 */
+  readonly specificity: number;
+}
+
+/** Confirmed cases of one condition on one host. */
+export interface Sighting {
+  readonly condition: string;
+  readonly host: string;
+  readonly family: string;
+  readonly count: number;
+}
+
+/** A condition at work on another plant, in the same place or elsewhere in the garden. */
+export interface Neighbour {
+  readonly condition: string;
+  readonly near: 'place' | 'garden';
 }

@@ -1,5 +1,5 @@
-import { entropyBits } from '../statistics/entropy.js';
-import type { CheckFacts, ConditionFacts, Finding, SignFacts } from './knowledge.js';
+import { decisionOf } from './decision.js';
+import type { CheckFacts, Finding, SignFacts } from './knowledge.js';
 import { seenGiven } from './noisyOr.js';
 import type { CauseSet, Posterior } from './posterior.js';
 
@@ -16,13 +16,14 @@ export interface NextLook {
 const setsWeighed = 48;
 // Outcomes double with each sign; four signs of one check tell nearly all of it.
 const signsWeighed = 4;
+// A sign whose chance varies less than this between the sets (as a variance) tells nothing.
+const leastSpread = 1e-5;
 const harmMinutes = { none: 0, slight: 3, plant: 8 } as const;
 
 /**
  * Checks in the order of what they are worth: expected drop in the entropy of the treatment decision, per minute.
  *
- * Causes with the same treatments count as one, so that a look which only changes the name is worth nothing; a cause that explains nothing of
- * what was seen is left out of the decision, so that looks go to the question at hand. Harm to the plant is
+ * Causes that are treated alike count as one, so that a look which only changes the name is worth nothing (`decisionOf`). Harm to the plant is
  * counted as extra minutes (slight 3, a plant lost 8).
  *
  * Source: Lindley (1956), Annals of Mathematical Statistics 27:986–1005 (expected information of an experiment).
@@ -52,76 +53,90 @@ export function nextLooks(
 
 const worth = ({ check, look }: { check: CheckFacts; look: NextLook }) => look.bits / (check.minutes + harmMinutes[check.harm]);
 
-/** Two sets of causes with the same key are treated alike. */
-function decisionKey({ causes }: CauseSet, findings: readonly Finding[]): string {
-  const seen = findings.filter(({ state }) => state === 'seen');
-  const explains = (cause: ConditionFacts) => seen.some(({ sign }) => (cause.signs[sign] ?? 'never') !== 'never');
-  const relevant = seen.length === 0 ? causes : causes.filter(explains);
-  return [...new Set(relevant.flatMap(({ treat }) => treat.map(({ use }) => use)))].sort().join();
-}
-
 /** Belief over sets of causes, and which of the possible decisions each set leads to. */
 interface Doubt {
-  readonly masses: readonly number[];
+  readonly masses: Float64Array;
   /** for each set the number of its decision, from 0 */
-  readonly decisions: readonly number[];
+  readonly decisions: Uint8Array;
   readonly decisionCount: number;
+  /** bits of doubt about the decision now */
+  readonly bits: number;
 }
 
 function doubtOver(sets: readonly CauseSet[], findings: readonly Finding[]): Doubt {
   const numbers = new Map<string, number>();
-  const decisions = sets.map((set) => {
-    const key = decisionKey(set, findings);
-    const number = numbers.get(key) ?? numbers.size;
-    numbers.set(key, number);
+  const decisions = Uint8Array.from(sets, (set) => {
+    const decision = decisionOf(set, findings);
+    const number = numbers.get(decision) ?? numbers.size;
+    numbers.set(decision, number);
     return number;
   });
-  return { masses: sets.map(({ probability }) => probability), decisions, decisionCount: numbers.size };
+  const all = sets.reduce((sum, { probability }) => sum + probability, 0);
+  const masses = Float64Array.from(sets, ({ probability }) => probability / all);
+  const doubt = { masses, decisions, decisionCount: numbers.size };
+  return { ...doubt, bits: weightedDoubt(masses, doubt, new Float64Array(numbers.size)) };
+}
+
+/** Entropy of the decision under these masses, in bits, times their sum. */
+function weightedDoubt(masses: Float64Array, { decisions }: Pick<Doubt, 'decisions'>, byDecision: Float64Array): number {
+  byDecision.fill(0);
+  let all = 0;
+  for (let s = 0; s < masses.length; s++) {
+    byDecision[decisions[s]!]! += masses[s]!;
+    all += masses[s]!;
+  }
+  let sum = all > 0 ? all * Math.log2(all) : 0;
+  for (let d = 0; d < byDecision.length; d++) {
+    const mass = byDecision[d]!;
+    if (mass > 0) sum -= mass * Math.log2(mass);
+  }
+  return sum;
 }
 
 /** Chance of each sign under each set; worked out once for each sign, since checks share signs. */
-function chanceTable(signs: ReadonlyMap<string, SignFacts>, sets: readonly CauseSet[]): (sign: string) => readonly number[] {
-  const known = new Map<string, readonly number[]>();
+function chanceTable(signs: ReadonlyMap<string, SignFacts>, sets: readonly CauseSet[]): (sign: string) => Float64Array {
+  const known = new Map<string, Float64Array>();
   return (id) => {
-    const chances = known.get(id) ?? sets.map(({ causes }) => seenGiven(signs.get(id)!, causes));
+    const chances = known.get(id) ?? Float64Array.from(sets, ({ causes }) => seenGiven(signs.get(id)!, causes));
     known.set(id, chances);
     return chances;
   };
 }
 
 /** The signs whose chance differs most between the sets, each given as its chances. */
-function mostTelling(signs: readonly (readonly number[])[], masses: readonly number[]): (readonly number[])[] {
-  const spread = (chances: readonly number[]) => {
-    const mean = chances.reduce((sum, chance, s) => sum + masses[s]! * chance, 0);
-    return chances.reduce((sum, chance, s) => sum + masses[s]! * (chance - mean) ** 2, 0);
+function mostTelling(signs: readonly Float64Array[], masses: Float64Array): Float64Array[] {
+  const spread = (chances: Float64Array) => {
+    let mean = 0;
+    let square = 0;
+    for (let s = 0; s < masses.length; s++) {
+      mean += masses[s]! * chances[s]!;
+      square += masses[s]! * chances[s]! ** 2;
+    }
+    return square - mean ** 2;
   };
   return signs
     .map((chances) => ({ chances, spread: spread(chances) }))
+    .filter(({ spread }) => spread > leastSpread)
     .sort((a, b) => b.spread - a.spread)
     .slice(0, signsWeighed)
     .map(({ chances }) => chances);
 }
 
-function expectedDrop(signs: readonly (readonly number[])[], { masses, decisions, decisionCount }: Doubt): number {
-  const total = masses.reduce((sum, mass) => sum + mass, 0);
-  const byDecision = new Float64Array(decisionCount);
-  const entropyGiven = (outcome: number): { mass: number; bits: number } => {
-    byDecision.fill(0);
-    let all = 0;
-    for (let s = 0; s < masses.length; s++) {
-      let mass = masses[s]!;
-      for (let i = 0; i < signs.length; i++) mass *= outcome & (1 << i) ? signs[i]![s]! : 1 - signs[i]![s]!;
-      byDecision[decisions[s]!]! += mass;
-      all += mass;
-    }
-    return { mass: all, bits: entropyBits(byDecision) };
+/** By how many bits the doubt falls on average when these signs are looked for: every outcome is followed, sign by sign. */
+function expectedDrop(signs: readonly Float64Array[], doubt: Doubt): number {
+  if (signs.length === 0) return 0;
+  const size = doubt.masses.length;
+  const byDecision = new Float64Array(doubt.decisionCount);
+  // One list of masses a depth: where the sign was seen, then where it was not.
+  const scratch = signs.map(() => new Float64Array(size));
+  const remaining = (masses: Float64Array, depth: number): number => {
+    const chances = signs[depth];
+    if (!chances) return weightedDoubt(masses, doubt, byDecision);
+    const branch = scratch[depth]!;
+    for (let s = 0; s < size; s++) branch[s] = masses[s]! * chances[s]!;
+    const seen = remaining(branch, depth + 1);
+    for (let s = 0; s < size; s++) branch[s] = masses[s]! * (1 - chances[s]!);
+    return seen + remaining(branch, depth + 1);
   };
-  masses.forEach((mass, s) => (byDecision[decisions[s]!]! += mass));
-  const doubt = entropyBits(byDecision);
-  let remaining = 0;
-  for (let outcome = 0; outcome < 2 ** signs.length; outcome++) {
-    const { mass, bits } = entropyGiven(outcome);
-    remaining += (mass / total) * bits;
-  }
-  return Math.max(0, doubt - remaining);
+  return Math.max(0, doubt.bits - remaining(doubt.masses, 0));
 }

@@ -19,7 +19,7 @@ test('the factors that are told multiply to the odds', () => {
   const { logOdds, factors } = priorLogOdds(mite, { ...july, month: 1, pattern: 'edges', onset: 'season' });
   const product = factors.reduce((so, { factor }) => so * factor, 0.04 / 0.96);
   expect(Math.exp(logOdds)).toBeCloseTo(product, 12);
-  expect(factors.map(({ code }) => code)).toEqual(['host', 'setting', 'season', 'onset', 'pattern']);
+  expect(factors.map(({ code }) => code)).toEqual(['host', 'setting', 'season', 'onset', 'pattern', 'temperature', 'nearby', 'alone']);
 });
 
 test.each([
@@ -65,4 +65,35 @@ test('the further the onset is from its own, the rarer', () => {
 test('what is not said shifts nothing', () => {
   const bare = priorLogOdds(mite, { host: bean });
   expect(bare.factors.filter(({ factor }) => factor !== 1).map(({ code }) => code)).toEqual(['host']);
+});
+
+test('warmth outside its range makes it rarer by steps, and nothing is said where the range is not known', () => {
+  const warm: ConditionFacts = { ...mite, temperatureC: [18, 30] };
+  expect([17, 14, 13, 24, 34, 35].map((temperatureC) => Number(shift({ temperatureC }, warm).toFixed(6)))).toEqual([
+    0.5,
+    0.5,
+    Number((1 / 6).toFixed(6)),
+    1,
+    0.5,
+    Number((1 / 6).toFixed(6)),
+  ]);
+  expect(shift({ temperatureC: -5 })).toBe(1);
+});
+
+test('the same trouble on a plant beside it makes it four times as likely, elsewhere in the garden twice', () => {
+  expect(shift({ nearby: [{ condition: 'mite', near: 'garden' }] })).toBeCloseTo(2, 12);
+  expect(
+    shift({
+      nearby: [
+        { condition: 'mite', near: 'garden' },
+        { condition: 'mite', near: 'place' },
+      ],
+    }),
+  ).toBeCloseTo(4, 12);
+  expect(shift({ nearby: [{ condition: 'rust', near: 'place' }] })).toBe(1);
+});
+
+test('what comes in the wake of something else is half as likely by itself', () => {
+  const follower: ConditionFacts = { ...mite, follows: ['rust'] };
+  expect(priorLogOdds(follower, july).logOdds - priorLogOdds(mite, july).logOdds).toBeCloseTo(Math.log(0.5), 12);
 });

@@ -3,11 +3,14 @@ import { commonnessTable } from './probabilityTable.js';
 
 /** One circumstance and the factor by which it multiplies a condition's odds. */
 export interface PriorFactor {
-  readonly code: 'host' | 'setting' | 'season' | 'onset' | 'pattern';
+  readonly code: 'host' | 'setting' | 'season' | 'temperature' | 'onset' | 'pattern' | 'nearby' | 'alone' | 'history' | 'clinic';
   readonly factor: number;
 }
 
 const hostFactor = { often: 1.5, sometimes: 0.6, seldom: 0.12, unlisted: 0.003 } as const;
+const nearbyFactor = { place: 4, garden: 2 } as const;
+// Something that comes in the wake of something else is half as likely when nothing is said of the other.
+const followerFactor = 0.5;
 const onsetOrder: readonly Onset[] = ['overnight', 'days', 'weeks', 'season'];
 
 /**
@@ -26,6 +29,9 @@ export function priorLogOdds(condition: ConditionFacts, circumstances: Circumsta
     { code: 'season', factor: seasonFactor(condition, circumstances) },
     { code: 'onset', factor: onsetFactor(condition, circumstances.onset) },
     { code: 'pattern', factor: !circumstances.pattern || condition.patterns.includes(circumstances.pattern) ? 1 : 0.4 },
+    { code: 'temperature', factor: temperatureFactor(condition, circumstances.temperatureC) },
+    { code: 'nearby', factor: nearbyFactorOf(condition, circumstances) },
+    { code: 'alone', factor: condition.follows?.length ? followerFactor : 1 },
   ];
   const logOdds = factors.reduce((sum, { factor }) => sum + Math.log(factor), Math.log(base / (1 - base)));
   return { logOdds, factors };
@@ -60,4 +66,15 @@ function onsetFactor(condition: ConditionFacts, onset: Onset | undefined): numbe
   if (!onset) return 1;
   const distance = Math.abs(onsetOrder.indexOf(onset) - onsetOrder.indexOf(condition.onset));
   return [1, 0.5, 0.2, 0.1][distance] ?? 0.1;
+}
+
+/** One within the range; half within four degrees of it, a sixth beyond. */
+function temperatureFactor({ temperatureC: range }: ConditionFacts, temperatureC: number | undefined): number {
+  if (!range || temperatureC === undefined) return 1;
+  const outside = Math.max(0, range[0]! - temperatureC, temperatureC - range[1]!);
+  return outside === 0 ? 1 : outside <= 4 ? 0.5 : 1 / 6;
+}
+
+function nearbyFactorOf({ id }: ConditionFacts, { nearby }: Circumstances): number {
+  return (nearby ?? []).filter(({ condition }) => condition === id).reduce((most, { near }) => Math.max(most, nearbyFactor[near]), 1);
 }

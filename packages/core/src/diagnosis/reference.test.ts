@@ -14,15 +14,24 @@ function chanceSeen(sign: (typeof testKnowledge.signs)[number], causes: readonly
   return 1 - causes.reduce((unseen, cause) => unseen * (1 - q[cause.signs[sign.id] ?? 'never']), 1 - leak);
 }
 
-function slowMarginals(circumstances: Circumstances, findings: readonly Finding[]): Map<string, number> {
+function slowMarginals(
+  circumstances: Circumstances,
+  findings: readonly Finding[],
+  { conditions } = testKnowledge,
+): Map<string, number> {
   const shown = (one: ConditionFacts) =>
     findings.some(({ sign, state }) => state === 'seen' && ['always', 'often'].includes(one.signs[sign] ?? ''));
-  const candidates = testKnowledge.conditions.filter(
+  const candidates = conditions.filter(
     ({ hosts, ...one }) => hosts.often.includes(circumstances.host.id) || shown({ hosts, ...one }),
   );
-  const sets = candidates.flatMap((one, i) => [[one], ...candidates.slice(i + 1).map((other) => [one, other])]);
+  const sets = candidates.flatMap((one, i) => [
+    [one],
+    ...candidates.slice(i + 1).flatMap((two, j) => [[one, two], ...candidates.slice(i + j + 2).map((three) => [one, two, three])]),
+  ]);
   const weights = sets.map((causes) => {
-    const prior = causes.reduce((product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds), 1);
+    const links = causes.flatMap((one) => causes.filter((two) => one.follows?.includes(two.id))).length;
+    const carried = causes.flatMap((one) => causes.filter((two) => one.carries?.includes(two.id))).length;
+    const prior = causes.reduce((product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds), 6 ** links * 3 ** carried);
     return findings.reduce((product, { sign, state }) => {
       const seen = chanceSeen(
         testKnowledge.signs.find(({ id }) => id === sign)!,
@@ -70,4 +79,40 @@ test('forty findings do not pass below the smallest number', () => {
   const { sets } = posterior({ ...testKnowledge, signs, conditions: [one] }, { host: testKnowledge.hosts[0]! }, findings);
   expect(sets.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 9);
   expect(sets[0]!.probability).toBeGreaterThan(0.5);
+});
+
+// Eight made-up causes over the four signs, some alike and some linked, so that groups, silent causes and triples all occur.
+const crowd: ConditionFacts[] = [
+  ...testKnowledge.conditions,
+  ...(['often', 'often', 'seldom', 'never'] as const).map((frequency, i) => ({
+    ...testKnowledge.conditions[2]!,
+    id: `extra-${i}`,
+    common: (['common', 'occasional', 'rare', 'common'] as const)[i]!,
+    signs: { dust: frequency },
+    ...(i === 1 && { follows: ['mite'] }),
+    ...(i === 2 && { carries: ['rust', 'extra-3'] }),
+  })),
+];
+
+test('among many causes, alike and linked, the sums in closed form are those of every set by itself', () => {
+  fc.assert(
+    fc.property(anyFindings, (findings) => {
+      const circumstances: Circumstances = { host: testKnowledge.hosts[0]!, month: 7, setting: 'outdoor' };
+      const { marginals, otherProbability, sets } = posterior({ ...testKnowledge, conditions: crowd }, circumstances, findings);
+      const slow = slowMarginals(circumstances, findings, { ...testKnowledge, conditions: crowd });
+      expect(otherProbability).toBeCloseTo(slow.get('none of these')!, 9);
+      for (const [id, probability] of marginals) expect(probability).toBeCloseTo(slow.get(id)!, 9);
+      expect(sets.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 9);
+    }),
+  );
+});
+
+test('two hundred findings do not pass out of the range of a number', () => {
+  const signs = Array.from({ length: 200 }, (_, i) => ({ id: `s${i}`, name: '', part: 'leaf', words: [], common: 'telling' as const }));
+  const some = (from: number) => Object.fromEntries(signs.slice(from, from + 100).map(({ id }) => [id, 'always' as const]));
+  const [one, two] = [0, 100].map((from, i) => ({ ...testKnowledge.conditions[i]!, signs: some(from) })) as [ConditionFacts, ConditionFacts];
+  const findings = signs.map(({ id }) => ({ sign: id, state: 'seen' as const }));
+  const { sets } = posterior({ ...testKnowledge, signs, conditions: [one, two] }, { host: testKnowledge.hosts[0]! }, findings);
+  expect(sets[0]!.causes.map(({ id }) => id)).toEqual([one.id, two.id]);
+  expect(sets[0]!.probability).toBeCloseTo(1, 9);
 });

@@ -1,4 +1,5 @@
 import type { ConditionFacts, Knowledge } from './knowledge';
+import { testLanguage } from './text/testLanguage';
 
 const condition = (id: string, signs: ConditionFacts['signs'], rest: Partial<ConditionFacts> = {}): ConditionFacts => ({
   id,
@@ -35,4 +36,5 @@ export const testKnowledge: Knowledge = {
     { id: 'lens', name: 'Lens', minutes: 2, harm: 'none', reveals: ['webs', 'dots'] },
     { id: 'touch', name: 'Touch', minutes: 1, harm: 'none', reveals: ['sticky'] },
   ],
+  languages: [testLanguage],
 };

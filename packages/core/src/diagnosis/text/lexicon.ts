@@ -1,4 +1,6 @@
 import type { Knowledge, Onset } from '../knowledge.js';
+import type { Language } from './language.js';
+import { readyLanguage } from './language.js';
 import { contentStems } from './tokens.js';
 
 /** What a phrase means when it is found in a text. */
@@ -14,57 +16,84 @@ export interface Phrase {
   readonly weight: number;
 }
 
+/** One sign that a stem speaks for, and how strongly. */
+export interface Hint {
+  readonly sign: string;
+  readonly weight: number;
+}
+
 export interface Lexicon {
-  /** heaviest first */
+  readonly language: Language;
   readonly phrases: readonly Phrase[];
+  /** stem → the signs whose words hold it */
+  readonly hints: ReadonlyMap<string, readonly Hint[]>;
   readonly vocabulary: ReadonlySet<string>;
   /** stems that many signs share (leaf, brown, spot): they may serve two readings at once */
   readonly generic: ReadonlySet<string>;
 }
 
-const onsetPhrases: readonly (readonly [string, Onset])[] = [
-  ['overnight', 'overnight'],
-  ['suddenly', 'overnight'],
-  ['in one night', 'overnight'],
-  ['this morning', 'overnight'],
-  ['in a few days', 'days'],
-  ['within days', 'days'],
-  ['spreading fast', 'days'],
-  ['few days ago', 'days'],
-  ['for weeks', 'weeks'],
-  ['over weeks', 'weeks'],
-  ['slowly', 'weeks'],
-  ['gradually', 'weeks'],
-  ['for months', 'season'],
-  ['all season', 'season'],
-];
+// From this many signs on, a word is one that many share.
+const genericFrom = 6;
+// A word that stands in this many of a sign's own phrases is at its core.
+const coreFrom = 3;
 
-/** Build the reader's dictionary from the signs' lay words and the hosts' names. */
-export function buildLexicon({ signs, hosts }: Pick<Knowledge, 'signs' | 'hosts'>): Lexicon {
-  const entries: { stems: string[]; meaning: Meaning }[] = [
-    ...signs.flatMap((sign) =>
-      [sign.name, ...sign.words].map((words) => ({ stems: contentStems(words), meaning: { kind: 'sign', id: sign.id } as const })),
-    ),
-    ...hosts.flatMap((host) =>
-      [host.name, ...host.names].map((name) => ({ stems: contentStems(name), meaning: { kind: 'host', id: host.id } as const })),
-    ),
-    ...onsetPhrases.map(([words, id]) => ({ stems: contentStems(words), meaning: { kind: 'onset', id } as const })),
-  ];
-  const owners = ownersByStem(entries);
-  const rarity = (stem: string) => Math.log(1 + entries.length / (owners.get(stem)?.size ?? 1));
-  const generic = new Set([...owners].filter(([, meanings]) => meanings.size >= genericFrom).map(([stem]) => stem));
-  const phrases = entries
-    .filter(({ stems }) => stems.length > 1 || !generic.has(stems[0]!))
-    .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }))
-    .sort((a, b) => b.weight - a.weight);
-  return { phrases, vocabulary: new Set(owners.keys()), generic };
+interface Entry {
+  readonly stems: readonly string[];
+  readonly meaning: Meaning;
 }
 
-const genericFrom = 6;
+/**
+ * Build the reader's dictionary from the signs' lay words and the hosts' names.
+ *
+ * A word's weight is its rarity, log(1 + meanings / meanings that hold it): inverse document frequency (Spärck Jones 1972).
+ *
+ * @param languageId - which of the knowledge's languages to read; the first by default
+ */
+export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs' | 'hosts' | 'languages'>, languageId?: string): Lexicon {
+  const facts = languages.find(({ id }) => id === languageId) ?? languages[0]!;
+  const language = readyLanguage(facts);
+  const entry = (words: string, meaning: Meaning): Entry => ({ stems: contentStems(words, language), meaning });
+  const entries: Entry[] = [
+    ...signs.flatMap(({ id, name, words }) =>
+      [name, ...words, ...(facts.signs?.[id] ?? [])].map((text) => entry(text, { kind: 'sign', id })),
+    ),
+    ...hosts.flatMap(({ id, name, names }) =>
+      [name, ...names, ...(facts.hosts?.[id] ?? [])].map((text) => entry(text, { kind: 'host', id })),
+    ),
+    ...Object.entries(facts.onset).flatMap(([id, phrases]) =>
+      phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset })),
+    ),
+  ];
+  const owners = ownersByStem(entries);
+  const meanings = new Set(entries.map(({ meaning }) => meaning.kind + meaning.id)).size;
+  const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
+  const generic = new Set([...owners].filter(([, own]) => own.size >= genericFrom).map(([stem]) => stem));
+  const phrases = entries
+    .filter(({ stems }) => stems.length > 1 || !generic.has(stems[0]!))
+    .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
+  return { language, phrases, hints: hintsByStem(entries, rarity), vocabulary: new Set(owners.keys()), generic };
+}
 
-function ownersByStem(entries: readonly { stems: readonly string[]; meaning: Meaning }[]): Map<string, Set<string>> {
+function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
   const owners = new Map<string, Set<string>>();
   for (const { stems, meaning } of entries)
     for (const stem of stems) owners.set(stem, (owners.get(stem) ?? new Set()).add(meaning.kind + meaning.id));
   return owners;
+}
+
+function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number): Map<string, Hint[]> {
+  const counts = new Map<string, Map<string, number>>();
+  for (const { stems, meaning } of entries) {
+    if (meaning.kind !== 'sign') continue;
+    for (const stem of stems) {
+      const own = counts.get(stem) ?? new Map<string, number>();
+      counts.set(stem, own.set(meaning.id, (own.get(meaning.id) ?? 0) + 1));
+    }
+  }
+  return new Map(
+    [...counts].map(([stem, own]) => [
+      stem,
+      [...own].map(([sign, count]) => ({ sign, weight: rarity(stem) * (0.5 + 0.5 * Math.min(1, count / coreFrom)) })),
+    ]),
+  );
 }

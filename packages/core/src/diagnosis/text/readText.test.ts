@@ -26,6 +26,30 @@ test('the plant is recognised and the rest given back', () => {
   expect(reading.unread).toEqual(['gloom']);
 });
 
+test.each([
+  ['not only webs but dust that is orange', ['seen webs', 'seen dust']],
+  ['not sure, sticky', ['seen sticky']],
+  ['nothing sticky', ['absent sticky']],
+] as const)('a negation reaches as far as it means: “%s”', (text, expected) => {
+  expect(read(text)).toEqual(expected);
+});
+
+test('a sign that this host shows is the likelier meaning of doubtful words', () => {
+  const { signs, hosts, languages } = testKnowledge;
+  const sign = (id: string, words: string[]) => ({ ...signs[0]!, id, name: id, words });
+  const twins = buildLexicon({ signs: [sign('one', ['brown crust']), sign('two', ['brown crust'])], hosts, languages });
+  const only = (expected: string) => readText('a brown crust', twins, new Set([expected])).read.map((one) => one.sign);
+  expect([only('one'), only('two')]).toEqual([['one'], ['two']]);
+});
+
+test('words of one sign count together though none of its phrases is there', () => {
+  const { signs, hosts, languages } = testKnowledge;
+  const hole = { ...signs[0]!, id: 'hole', name: 'Borer hole', words: ['hole with sawdust', 'sawdust on the trunk', 'borer in trunk'] };
+  const loose = buildLexicon({ signs: [...signs, hole], hosts, languages });
+  expect(readText('sawdust lay round the old trunk', loose).read.map((one) => one.sign)).toEqual(['hole']);
+  expect(readText('the trunk', loose).read).toEqual([]);
+});
+
 test('any text is read without an error', () => {
   fc.assert(
     fc.property(fc.string({ maxLength: 300, unit: 'grapheme' }), (text) =>

@@ -1,0 +1,43 @@
+import type { CauseSet } from './posterior.js';
+import type { ConditionFacts, Finding } from './knowledge.js';
+
+// What helps in less than this share of cases is no reason to tell two causes apart.
+const worthDoing = 0.1;
+
+/**
+ * What would be done about a set of causes: the same words for the same course of action, so that causes which are treated alike need not be
+ * told apart.
+ *
+ * Each cause stands for its most effective intervention (by the middle of its range); one that must be reported, and one that nothing much
+ * can be done about, stand for just that. A cause that explains nothing of what was seen is left out, so that looks go to the question at
+ * hand.
+ *
+ * @returns the courses of action, sorted and joined
+ */
+export function decisionOf({ causes }: CauseSet, findings: readonly Finding[]): string {
+  const seen = findings.filter(({ state }) => state === 'seen');
+  const explains = (cause: ConditionFacts) => seen.some(({ sign }) => (cause.signs[sign] ?? 'never') !== 'never');
+  const relevant = seen.length === 0 ? causes : causes.filter(explains);
+  return [...new Set(relevant.map(courseOf))].sort().join();
+}
+
+const courses = new WeakMap<ConditionFacts, string>();
+
+function courseOf(cause: ConditionFacts): string {
+  const known = courses.get(cause);
+  if (known !== undefined) return known;
+  const course = bestCourse(cause);
+  courses.set(cause, course);
+  return course;
+}
+
+function bestCourse({ treat }: ConditionFacts): string {
+  if (treat.some(({ use }) => use === 'call-authority')) return 'report';
+  let best = 'leave';
+  let most = worthDoing;
+  for (const { use, efficacy } of treat) {
+    const middle = ((efficacy?.[0] ?? 100) + (efficacy?.[1] ?? 100)) / 200;
+    if (middle > most) [best, most] = [use, middle];
+  }
+  return best;
+}

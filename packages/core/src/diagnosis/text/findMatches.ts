@@ -1,0 +1,117 @@
+import type { Lexicon, Meaning, Phrase } from './lexicon.js';
+import type { Token } from './tokens.js';
+
+/** A meaning found in a text, and the words that carry it. */
+export interface Match {
+  readonly meaning: Meaning;
+  /** positions of its tokens, ascending */
+  readonly at: readonly number[];
+  /** weight of the words, less for words that lie between */
+  readonly score: number;
+}
+
+// A phrase may be stretched by this many words that do not belong to it.
+const slack = 3;
+// Words of one sign count together within this many content words.
+const window = 7;
+// What words that make no phrase must weigh together to count as a reading, and how much less they then count than a phrase.
+const enoughWeight = 6.5;
+const looseShare = 0.55;
+
+// A sign that nothing on this host shows is the less likely meaning of doubtful words.
+const unexpectedShare = 0.65;
+
+/**
+ * Every reading that a text allows, whole phrases and loose words, strongest first. They may contradict each other.
+ *
+ * @param expected - signs that something on the host in question shows; all signs are alike when it is not given
+ */
+export function findMatches(tokens: readonly Token[], lexicon: Lexicon, expected?: ReadonlySet<string>): Match[] {
+  const content = tokens.flatMap((token, i) => (lexicon.language.fillers.has(token.word) ? [] : [i]));
+  const positions = indexByStem(tokens, content);
+  const all = indexByStem(tokens, tokens.keys());
+  const whole = lexicon.phrases.flatMap((phrase) => findPhrase(phrase, tokens, onlyFillers(phrase, positions) ? all : positions, lexicon));
+  return [...whole, ...findLoose(tokens, content, lexicon)]
+    .map((match) => (!expected || match.meaning.kind !== 'sign' || expected.has(match.meaning.id) ? match : lessLikely(match)))
+    .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
+}
+
+const lessLikely = (match: Match): Match => ({ ...match, score: match.score * unexpectedShare });
+
+function indexByStem(tokens: readonly Token[], at: Iterable<number>): Map<string, number[]> {
+  const positions = new Map<string, number[]>();
+  for (const i of at) {
+    const { stem } = tokens[i]!;
+    const known = positions.get(stem);
+    if (known) known.push(i);
+    else positions.set(stem, [i]);
+  }
+  return positions;
+}
+
+/** A phrase of nothing but small words ("a few") is sought among the small words too. */
+const onlyFillers = ({ meaning }: Phrase, positions: ReadonlyMap<string, unknown>) => meaning.kind === 'onset' && positions.size > 0;
+
+function findPhrase(phrase: Phrase, tokens: readonly Token[], positions: ReadonlyMap<string, readonly number[]>, lexicon: Lexicon): Match[] {
+  if (!phrase.stems.every((stem) => positions.has(stem))) return [];
+  const rarest = [...phrase.stems].sort((a, b) => positions.get(a)!.length - positions.get(b)!.length)[0]!;
+  return positions.get(rarest)!.flatMap((anchor) => {
+    const at = gather(phrase, anchor, tokens, positions);
+    const span = at ? contentSpan(at, tokens, phrase.stems, lexicon) : Infinity;
+    if (!at || span > phrase.stems.length + slack) return [];
+    return [{ meaning: phrase.meaning, at, score: (phrase.weight * phrase.stems.length) / span }];
+  });
+}
+
+/** Words from the first to the last of a match; fillers between cost nothing. */
+function contentSpan(at: readonly number[], tokens: readonly Token[], stems: readonly string[], { language }: Lexicon): number {
+  return tokens.slice(at[0], at[at.length - 1]! + 1).filter(({ word, stem }) => !language.fillers.has(word) || stems.includes(stem)).length;
+}
+
+/** For each stem of the phrase the nearest token to the anchor within reach and the sentence; `undefined` if one is missing. */
+function gather(
+  phrase: Phrase,
+  anchor: number,
+  tokens: readonly Token[],
+  positions: ReadonlyMap<string, readonly number[]>,
+): number[] | undefined {
+  const reach = 2 * (phrase.stems.length + slack);
+  const at: number[] = [];
+  for (const stem of phrase.stems) {
+    const near = positions
+      .get(stem)!
+      .filter((i) => Math.abs(i - anchor) <= reach && tokens[i]!.sentence === tokens[anchor]!.sentence)
+      .sort((a, b) => Math.abs(a - anchor) - Math.abs(b - anchor))[0];
+    if (near === undefined) return undefined;
+    at.push(near);
+  }
+  return at.sort((a, b) => a - b);
+}
+
+/** Signs of whose words several stand close together, in whatever order and with others between. */
+function findLoose(tokens: readonly Token[], content: readonly number[], { hints, generic }: Lexicon): Match[] {
+  const best = new Map<string, Match>();
+  content.forEach((first, c) => {
+    const sums = new Map<string, { weight: number; at: number[]; stems: Set<string>; telling: boolean }>();
+    for (const i of content.slice(c, c + window)) {
+      const { stem, sentence } = tokens[i]!;
+      if (sentence !== tokens[first]!.sentence) break;
+      for (const { sign, weight } of hints.get(stem) ?? []) {
+        const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set(), telling: false };
+        sums.set(sign, sum);
+        if (sum.stems.has(stem)) continue;
+        sum.stems.add(stem);
+        sum.at.push(i);
+        sum.weight += weight;
+        sum.telling ||= !generic.has(stem);
+      }
+    }
+    for (const [sign, { weight, at, telling }] of sums) {
+      if (!telling || at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
+      const score = weight * looseShare;
+      const known = best.get(`${sign} ${at[0]}`);
+      if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score });
+    }
+  });
+  return [...best.values()];
+}

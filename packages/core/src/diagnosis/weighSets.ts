@@ -1,0 +1,141 @@
+import type { Candidate } from './candidates.js';
+import type { ConditionFacts, Finding, SignFacts } from './knowledge.js';
+import { frequencyTable, leakTable, leakUnderNever } from './probabilityTable.js';
+
+export interface Observed {
+  readonly finding: Finding;
+  readonly sign: SignFacts;
+}
+
+/**
+ * Candidates that bear on what was seen in the same way, so that exchanging one for another changes no gate. With them the sums of the
+ * products of one, two and three different weights, which stand for all their combinations.
+ */
+export interface Group {
+  readonly members: readonly number[];
+  readonly one: number;
+  readonly two: number;
+  readonly three: number;
+  /** true when its members neither show nor exclude anything that was seen */
+  readonly silent: boolean;
+}
+
+/** How likely candidates, and sets of them, make what was found. */
+export interface SetWeights {
+  readonly groups: readonly Group[];
+  /** prior odds times the chance of what was looked for and not found, for each candidate, leaks aside */
+  readonly own: Float64Array;
+  /** log chance of all findings under causes of these groups (one to three, repeated for two causes of one group); own weights aside */
+  readonly logGates: (a: number, b?: number, c?: number) => number;
+  /** factor by which causes of these groups attract one another */
+  readonly link: (a: number, b: number) => number;
+}
+
+// A cause that follows another is this many times likelier beside it; a carrier and what it carries, this many.
+const followsFactor = 6;
+const carriesFactor = 3;
+// Products of this many chances stay well above the smallest double.
+const blockSize = 50;
+
+/**
+ * Weigh sets of causes against the findings by noisy-OR, exactly.
+ *
+ * What was not found factors over the causes, so it is part of each candidate's own weight. What was seen does not: its gates are worked out
+ * for groups of candidates that are alike to them. Candidates that attract one another stand alone.
+ */
+export function weighSets(candidates: readonly Candidate[], observed: readonly Observed[]): SetWeights {
+  const seen = observed.filter(({ finding }) => finding.state === 'seen').map(({ sign }) => sign);
+  const absent = observed.filter(({ finding }) => finding.state === 'absent').map(({ sign }) => sign);
+  const own = Float64Array.from(candidates, (one) => Math.exp(one.priorLogOdds + logAbsent(one.condition, absent)));
+  const groups = groupAlike(candidates, own, seen);
+  const logAbsentLeak = absent.reduce((sum, sign) => sum + Math.log1p(-leakTable[sign.common]), 0);
+  return { groups, own, logGates: gatesOf(groups, candidates, seen, logAbsentLeak), link: linksBetween(groups, candidates) };
+}
+
+/** Log chance that a cause shows none of these, leaks aside; what it never shows makes the leak smaller. */
+function logAbsent({ signs }: ConditionFacts, absent: readonly SignFacts[]): number {
+  return absent.reduce((sum, { id, common }) => {
+    const frequency = signs[id];
+    if (frequency === undefined) return sum;
+    const leak = leakTable[common];
+    if (frequency === 'never') return sum + Math.log1p(-leak * leakUnderNever) - Math.log1p(-leak);
+    return sum + Math.log1p(-frequencyTable[frequency]);
+  }, 0);
+}
+
+function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: readonly SignFacts[]): Group[] {
+  const present = new Set(candidates.map(({ condition }) => condition.id));
+  const linked = new Set(
+    candidates.flatMap(({ condition }) => {
+      const others = [...(condition.follows ?? []), ...(condition.carries ?? [])].filter((id) => present.has(id));
+      return others.length > 0 ? [condition.id, ...others] : [];
+    }),
+  );
+  const byKey = new Map<string, number[]>();
+  candidates.forEach(({ condition }, i) => {
+    const bearing = seen.map(({ id }) => condition.signs[id] ?? '').join();
+    const key = linked.has(condition.id) ? condition.id : `:${bearing}`;
+    byKey.set(key, [...(byKey.get(key) ?? []), i]);
+  });
+  return [...byKey.values()].map((members) => {
+    let [one, two, three] = [0, 0, 0];
+    for (const i of members) {
+      three += two * own[i]!;
+      two += one * own[i]!;
+      one += own[i]!;
+    }
+    const { signs } = candidates[members[0]!]!.condition;
+    return { members, one, two, three, silent: seen.every(({ id }) => signs[id] === undefined) };
+  });
+}
+
+function gatesOf(
+  groups: readonly Group[],
+  candidates: readonly Candidate[],
+  seen: readonly SignFacts[],
+  logAbsentLeak: number,
+): SetWeights['logGates'] {
+  const count = seen.length;
+  const leak = Float64Array.from(seen, ({ common }) => leakTable[common]);
+  // One row a group, and a last row that changes nothing, for sets of fewer than three.
+  const unseen = new Float64Array((groups.length + 1) * count).fill(1);
+  const leakLeft = new Float64Array((groups.length + 1) * count).fill(1);
+  groups.forEach(({ members }, g) => {
+    const { signs } = candidates[members[0]!]!.condition;
+    seen.forEach(({ id }, f) => {
+      const frequency = signs[id];
+      if (frequency === 'never') leakLeft[g * count + f] = leakUnderNever;
+      else if (frequency !== undefined) unseen[g * count + f] = 1 - frequencyTable[frequency];
+    });
+  });
+  const nobody = groups.length;
+  return (a, b = nobody, c = nobody) => {
+    let sum = logAbsentLeak;
+    let product = 1;
+    for (let f = 0; f < count; f++) {
+      const [i, j, k] = [a * count + f, b * count + f, c * count + f];
+      const leaking = leak[f]! * leakLeft[i]! * leakLeft[j]! * leakLeft[k]!;
+      product *= 1 - (1 - leaking) * unseen[i]! * unseen[j]! * unseen[k]!;
+      if ((f + 1) % blockSize === 0) {
+        sum += Math.log(product);
+        product = 1;
+      }
+    }
+    return sum + Math.log(product);
+  };
+}
+
+function linksBetween(groups: readonly Group[], candidates: readonly Candidate[]): SetWeights['link'] {
+  const size = groups.length;
+  const links = new Float64Array(size * size).fill(1);
+  // Linked causes stand alone in their groups, so that the first member speaks for all.
+  const first = groups.map(({ members }) => candidates[members[0]!]!.condition);
+  first.forEach((one, a) => first.forEach((other, b) => (links[a * size + b] = linkFactor(one, other))));
+  return (a, b) => links[a * size + b]!;
+}
+
+function linkFactor(one: ConditionFacts, other: ConditionFacts): number {
+  if (one.follows?.includes(other.id) || other.follows?.includes(one.id)) return followsFactor;
+  if (one.carries?.includes(other.id) || other.carries?.includes(one.id)) return carriesFactor;
+  return 1;
+}
