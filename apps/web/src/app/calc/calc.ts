@@ -24,7 +24,7 @@ export class Calc {
   readonly #library = inject(Library);
   #ready: Promise<Remote<CalcWorker>> | undefined;
 
-  readWords = async (text: string): Promise<TextReading> => (await this.#worker()).readWords(text);
+  readWords = async (text: string, host: string): Promise<TextReading> => (await this.#worker()).readWords(text, host);
   differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
   options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
   mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);

@@ -18,12 +18,16 @@ export interface DrawingRequest {
 }
 
 // Yellowing hides veins that the mark itself draws again; underside marks want them quiet.
-const ownVeins = new Set(['between-veins', 'fine-between-veins']);
+const ownVeins = new Set(['between-veins', 'fine-between-veins', 'green-bands']);
+// Marks that change the leaf so much that nothing of its blade is left to draw.
+const ownShape = new Set(['rolled', 'rolled-up', 'strappy', 'folded']);
 
 /** Marks that are a change of the leaf's own outline. */
 const bites = (severity: number): Readonly<Record<string, Bites>> => ({
   notches: { count: 6 + 12 * severity, radius: 5 },
   torn: { count: 7 + 9 * severity, radius: 8 + 12 * severity },
+  tattered: { count: 10 + 8 * severity, radius: 4 + 5 * severity },
+  'round-cuts': { count: 2 + 5 * severity, radius: 11 },
 });
 
 /** All marks that can be drawn. */
@@ -41,7 +45,10 @@ export function drawSign({ organ, mark, leaf = 'ovate', severity = 0.5 }: Drawin
   const eaten = bites(severity)[mark];
   const own = eaten && organ === 'leaf' ? bitten(blades(leaf), eaten, random) : blades(leaf);
   const onLeaf = organ === 'leaf' ? leafMarks[mark] : undefined;
-  if (onLeaf) return [...drawBlades(leaf, own, 'leaf', !ownVeins.has(mark)), ...onLeaf({ random, severity, blades: own })];
+  if (onLeaf) {
+    const blade = ownShape.has(mark) ? [] : drawBlades(leaf, own, 'leaf', !ownVeins.has(mark));
+    return [...blade, ...onLeaf({ random, severity, blades: own })];
+  }
   if (eaten && organ === 'leaf') return drawBlades(leaf, own);
   const draw = plantMarks[mark] ?? partMarks[mark];
   if (draw) return draw(severity, random);

@@ -2,7 +2,7 @@ import { closedPath, openPath, turn } from './geometry';
 import type { Point, Shape, Tone } from './shape';
 import { inked, stroke } from './shape';
 
-export const leafShapes = ['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette'] as const;
+export const leafShapes = ['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette', 'needle', 'frond', 'pad'] as const;
 export type LeafShape = (typeof leafShapes)[number];
 
 /** A blade with its outline, from which marks are placed, and its veins. */
@@ -10,27 +10,32 @@ export interface Blade {
   readonly outline: readonly Point[];
   readonly midrib: readonly Point[];
   readonly sideVeins: readonly (readonly Point[])[];
+  /** at its broadest, in sheet units */
+  readonly width: number;
 }
 
 /** Half the width of a blade at t, 0 at the base and 1 at the tip, in sheet units. */
 type HalfWidth = (t: number) => number;
 
 const ovate: HalfWidth = (t) => 31 * Math.sin(Math.PI * t ** 0.75) ** 0.85;
-const widths: Readonly<Record<Exclude<LeafShape, 'compound' | 'rosette'>, HalfWidth>> = {
+const widths: Readonly<Record<Exclude<LeafShape, 'compound' | 'rosette' | 'needle' | 'frond'>, HalfWidth>> = {
   ovate,
   lance: (t) => 18 * Math.sin(Math.PI * t ** 0.85) ** 0.9,
   heart: (t) => 38 * Math.sqrt(Math.min(1, t / 0.14)) * Math.cos((Math.PI / 2) * Math.max(0, (t - 0.14) / 0.86) ** 1.3),
   lobed: (t) => 33 * Math.sin(Math.PI * t ** 0.7) ** 0.7 * (0.78 + 0.26 * Math.cos(t * Math.PI * 7)),
   strap: (t) => 9 * Math.min(1, 0.55 + t * 2) * Math.sqrt(Math.max(0, 1 - t ** 5)),
+  pad: (t) => 30 * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2)),
   round: (t) => 40 * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2)) * (0.95 + 0.05 * Math.cos(t * Math.PI * 9)),
 };
 
 const steps = 28;
 
-/** The blades of a leaf shape: one, or several for compound leaves and rosettes. */
+/** The blades of a leaf shape: one, or several for compound leaves, rosettes, fronds and shoots of needles. */
 export function blades(shape: LeafShape): Blade[] {
   if (shape === 'compound') return compound();
   if (shape === 'rosette') return rosette();
+  if (shape === 'needle') return alongRachis(11, 1.7, 32, 0.72);
+  if (shape === 'frond') return alongRachis(8, 7.4, 30, 1.02);
   const tall = shape === 'round' ? 0.84 : 1;
   const lobes = shape === 'heart' ? 18 : 0;
   return [blade(widths[shape], [50, 88 - lobes / 2], (80 - lobes / 2) * tall, shape === 'strap' ? 10 : 4, lobes)];
@@ -57,7 +62,12 @@ function blade(width: HalfWidth, base: Point, length: number, bend: number, lobe
       ];
     }),
   );
-  return { outline: [...side(1), ...side(-1).reverse()], midrib: [axis(0), axis(0.4), axis(0.97)], sideVeins };
+  return {
+    outline: [...side(1), ...side(-1).reverse()],
+    midrib: [axis(0), axis(0.4), axis(0.97)],
+    sideVeins,
+    width: 2 * Math.max(...Array.from({ length: steps }, (_, i) => width(i / steps))),
+  };
 }
 
 function compound(): Blade[] {
@@ -86,22 +96,33 @@ function rosette(): Blade[] {
   );
 }
 
-function moved({ outline, midrib, sideVeins }: Blade, to: Point, angle: number): Blade {
+/** Pairs of narrow leaflets or needles along a middle stalk, the lowest first, and one at the tip. */
+function alongRachis(pairs: number, width: number, length: number, angle: number): Blade[] {
+  const leaflet = (size: number) => blade((t) => width * Math.sin(Math.PI * t ** 0.7) ** 0.8, [50, 50], length * size, 0);
+  const low = Array.from({ length: pairs }, (_, i) => {
+    const t = i / (pairs - 1);
+    const size = 0.72 + 0.4 * Math.sin(Math.PI * (0.25 + 0.65 * t));
+    return [-1, 1].map((side) => moved(leaflet(size), [50, 84 - 56 * t], side * angle));
+  });
+  return [...low.flat(), moved(leaflet(0.8), [50, 30], 0)];
+}
+
+function moved({ outline, midrib, sideVeins, width }: Blade, to: Point, angle: number): Blade {
   const move = (points: readonly Point[]) => points.map(([x, y]) => turn([x + to[0] - 50, y + to[1] - 50], to, angle));
-  return { outline: move(outline), midrib: move(midrib), sideVeins: sideVeins.map(move) };
+  return { outline: move(outline), midrib: move(midrib), sideVeins: sideVeins.map(move), width };
 }
 
 /** Wash and line of the blades with their stalk, ready for marks. */
 export function drawBlades(shape: LeafShape, own: readonly Blade[], tone: Tone = 'leaf', veins = true): Shape[] {
   const stalk =
-    shape === 'rosette'
+    shape === 'rosette' || shape === 'pad'
       ? []
       : [
           stroke(
             openPath(
-              shape === 'compound'
+              shape === 'compound' || shape === 'needle' || shape === 'frond'
                 ? [
-                    [50, 46],
+                    [50, shape === 'compound' ? 46 : 28],
                     [50, 70],
                     [48, 97],
                   ]

@@ -14,6 +14,7 @@ export type Tone =
   | 'silver'
   | 'grey'
   | 'violet'
+  | 'purple'
   | 'olive'
   | 'red'
   | 'amber'
