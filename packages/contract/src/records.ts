@@ -69,10 +69,13 @@ export const planting = z.strictObject({
   endedOn: day.nullable(),
 });
 
-/** A sign that was seen, looked for and absent, or read from the words but not meant (struck), which says nothing. */
+/**
+ * A sign that was seen, looked for and absent, seen as an old scar (which says nothing of what is at work now), or read from the words but not
+ * meant (struck), which says nothing at all.
+ */
 export const caseFinding = z.strictObject({
   sign: entry,
-  state: z.enum(['seen', 'absent', 'struck']),
+  state: z.enum(['seen', 'absent', 'old', 'struck']),
   source: z.enum(['text', 'tap', 'look']),
   phrase: z.string().max(300).nullable(),
   on: day,

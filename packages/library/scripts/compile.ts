@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { crossCheck } from '../src/crossCheck.js';
 import { readLibrary } from '../src/files.js';
+import { reportOn } from '../src/report.js';
 
 const root = join(import.meta.dirname, '..');
 const library = readLibrary(join(root, 'data'));
@@ -16,3 +17,4 @@ const { hosts, signs, conditions, interventions, checks } = library;
 console.log(
   `library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`,
 );
+if (process.argv.includes('--report')) console.log(reportOn(library));

@@ -41,6 +41,12 @@ export const routes: Routes = [
       { path: 'cases', title: 'Cases', loadComponent: () => import('./cases/cases-page').then((m) => m.CasesPage) },
       { path: 'cases/:case', title: 'Case', loadComponent: () => import('./cases/case-page').then((m) => m.CasePage) },
       { path: 'cases/:case/options', title: 'Options', loadComponent: () => import('./plans/options-page').then((m) => m.OptionsPage) },
+      {
+        path: 'cases/:case/compare/:one/:other',
+        title: 'Compare',
+        loadComponent: () => import('./cases/compare-page').then((m) => m.ComparePage),
+      },
+      { path: 'cases/:case/sheet', title: 'Case sheet', loadComponent: () => import('./cases/sheet-page').then((m) => m.SheetPage) },
       { path: 'cases/:case/mix/:option', title: 'Mix bench', loadComponent: () => import('./dispensary/mix-page').then((m) => m.MixPage) },
       {
         path: 'cases/:case/recovery',
@@ -51,6 +57,8 @@ export const routes: Routes = [
       { path: 'round/:round', title: 'Round', loadComponent: () => import('./rounds/round-end-page').then((m) => m.RoundEndPage) },
       { path: 'round/:round/:planting', title: 'Stop', loadComponent: () => import('./rounds/stop-page').then((m) => m.StopPage) },
       { path: 'waiting', title: 'Waiting to be sent', loadComponent: () => import('./offline/waiting-page').then((m) => m.WaitingPage) },
+      { path: 'library', title: 'Library', loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage) },
+      { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./library/entry-page').then((m) => m.EntryPage) },
       { path: 'log', title: 'Log', loadComponent: () => import('./log/log-page').then((m) => m.LogPage) },
       { path: 'log/new', title: 'Log an application', loadComponent: () => import('./log/log-form-page').then((m) => m.LogFormPage) },
       { path: 'log/:application', title: 'Log entry', loadComponent: () => import('./log/log-form-page').then((m) => m.LogFormPage) },

@@ -25,9 +25,7 @@ export function candidatesFor(
     seen.some((sign) => condition.signs[sign] === 'always' || condition.signs[sign] === 'often');
   const tested = new Set(circumstances.tests?.map(({ condition }) => condition));
   const candidates = conditions
-    .filter(
-      (condition) => susceptibility(condition, circumstances.host) !== 'unlisted' || showsSeen(condition) || tested.has(condition.id),
-    )
+    .filter((condition) => susceptibility(condition, circumstances.host) !== 'unlisted' || showsSeen(condition) || tested.has(condition.id))
     .map((condition) => candidateOf(condition, circumstances));
   return withTests(withHistory(candidates, circumstances), circumstances.tests ?? []);
 }

@@ -79,9 +79,7 @@ function listSets(candidates: readonly Candidate[], weights: SetWeights, { of, s
 function silentCauses(candidates: readonly Candidate[], { groups, own }: SetWeights, mass: number): CauseSet[] {
   const silent = groups.filter((group) => group.silent);
   const all = silent.reduce((sum, { one }) => sum + one, 0);
-  return silent.flatMap(({ members }) =>
-    members.map((i) => ({ causes: [candidates[i]!.condition], probability: (mass * own[i]!) / all })),
-  );
+  return silent.flatMap(({ members }) => members.map((i) => ({ causes: [candidates[i]!.condition], probability: (mass * own[i]!) / all })));
 }
 
 function otherLogWeight(observed: readonly Observed[]): number {

@@ -14,16 +14,10 @@ function chanceSeen(sign: (typeof testKnowledge.signs)[number], causes: readonly
   return 1 - causes.reduce((unseen, cause) => unseen * (1 - q[cause.signs[sign.id] ?? 'never']), 1 - leak);
 }
 
-function slowMarginals(
-  circumstances: Circumstances,
-  findings: readonly Finding[],
-  { conditions } = testKnowledge,
-): Map<string, number> {
+function slowMarginals(circumstances: Circumstances, findings: readonly Finding[], { conditions } = testKnowledge): Map<string, number> {
   const shown = (one: ConditionFacts) =>
     findings.some(({ sign, state }) => state === 'seen' && ['always', 'often'].includes(one.signs[sign] ?? ''));
-  const candidates = conditions.filter(
-    ({ hosts, ...one }) => hosts.often.includes(circumstances.host.id) || shown({ hosts, ...one }),
-  );
+  const candidates = conditions.filter(({ hosts, ...one }) => hosts.often.includes(circumstances.host.id) || shown({ hosts, ...one }));
   const sets = candidates.flatMap((one, i) => [
     [one],
     ...candidates.slice(i + 1).flatMap((two, j) => [[one, two], ...candidates.slice(i + j + 2).map((three) => [one, two, three])]),
@@ -31,7 +25,10 @@ function slowMarginals(
   const weights = sets.map((causes) => {
     const links = causes.flatMap((one) => causes.filter((two) => one.follows?.includes(two.id))).length;
     const carried = causes.flatMap((one) => causes.filter((two) => one.carries?.includes(two.id))).length;
-    const prior = causes.reduce((product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds), 6 ** links * 3 ** carried);
+    const prior = causes.reduce(
+      (product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds),
+      6 ** links * 3 ** carried,
+    );
     return findings.reduce((product, { sign, state }) => {
       const seen = chanceSeen(
         testKnowledge.signs.find(({ id }) => id === sign)!,
@@ -110,7 +107,10 @@ test('among many causes, alike and linked, the sums in closed form are those of 
 test('two hundred findings do not pass out of the range of a number', () => {
   const signs = Array.from({ length: 200 }, (_, i) => ({ id: `s${i}`, name: '', part: 'leaf', words: [], common: 'telling' as const }));
   const some = (from: number) => Object.fromEntries(signs.slice(from, from + 100).map(({ id }) => [id, 'always' as const]));
-  const [one, two] = [0, 100].map((from, i) => ({ ...testKnowledge.conditions[i]!, signs: some(from) })) as [ConditionFacts, ConditionFacts];
+  const [one, two] = [0, 100].map((from, i) => ({ ...testKnowledge.conditions[i]!, signs: some(from) })) as [
+    ConditionFacts,
+    ConditionFacts,
+  ];
   const findings = signs.map(({ id }) => ({ sign: id, state: 'seen' as const }));
   const { sets } = posterior({ ...testKnowledge, signs, conditions: [one, two] }, { host: testKnowledge.hosts[0]! }, findings);
   expect(sets[0]!.causes.map(({ id }) => id)).toEqual([one.id, two.id]);

@@ -22,7 +22,12 @@ const answers = {
   learn: (index: Library) => {
     library = index;
   },
-  readWords: (text: string, host: string) => readWords(library!, text, library!.hosts.find(({ id }) => id === host)),
+  readWords: (text: string, host: string) =>
+    readWords(
+      library!,
+      text,
+      library!.hosts.find(({ id }) => id === host),
+    ),
   differential: (request: DifferentialRequest) => answerDifferential(library!, request),
   options: (request: OptionsRequest) => answerOptions(library!, request),
   mix: (request: MixRequest) => mixFor(request as MixQuestion),

@@ -5,9 +5,9 @@ type Diagnoses = Written<'cases'>['diagnoses'];
 /** Causes that the case works with now. */
 export const workingConditions = (diagnoses: Diagnoses): readonly string[] => diagnoses.at(-1)?.conditions ?? [];
 
-const mostTogether = 2;
+const mostTogether = 3;
 
-/** The causes after one was taken or let go; a third one takes the place of the second. */
+/** The causes after one was taken or let go; a fourth one takes the place of the third. */
 export function toggled(conditions: readonly string[], condition: string): string[] {
   if (conditions.includes(condition)) return conditions.filter((one) => one !== condition);
   return [...conditions.slice(0, mostTogether - 1), condition];

@@ -1,6 +1,6 @@
 import type { CaseFinding } from '@field-nurse/contract';
 import type { SignState } from './case-findings';
-import { chipsOf, nextState, withFinding } from './case-findings';
+import { chipsOf, evidenceOf, nextState, withFinding } from './case-findings';
 
 const finding = (sign: string, state: CaseFinding['state']): CaseFinding => ({
   sign,
@@ -37,4 +37,10 @@ test('three taps lead round: seen, looked and not there, not looked', () => {
   const round: SignState[] = ['not-looked', 'seen', 'absent', 'not-looked'];
   round.slice(0, -1).forEach((state, i) => expect(nextState(state)).toBe(round[i + 1]));
   expect(nextState('struck')).toBe('seen');
+});
+
+test('an old scar stays a chip and is no evidence of what is at work now', () => {
+  const chips = chipsOf([finding('webs', 'old'), finding('dust', 'absent')], []);
+  expect(chips.map(({ state }) => state)).toEqual(['old', 'absent']);
+  expect(evidenceOf(chips)).toEqual([{ sign: 'dust', state: 'absent' }]);
 });

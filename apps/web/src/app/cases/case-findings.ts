@@ -12,7 +12,7 @@ interface Reading {
 /** A chip: a recorded finding, or a reading of the words that waits to be confirmed or removed. */
 export interface Chip {
   readonly sign: string;
-  readonly state: 'seen' | 'absent';
+  readonly state: 'seen' | 'absent' | 'old';
   readonly phrase: string | null;
   readonly confirmed: boolean;
 }
@@ -33,6 +33,10 @@ export function withFinding(
   const others = findings.filter(({ sign }) => sign !== finding.sign);
   return state === 'not-looked' ? others : [...others, { ...finding, state }];
 }
+
+/** What speaks of the trouble that is at work now: old scars don't. */
+export const evidenceOf = (chips: readonly Chip[]): { sign: string; state: 'seen' | 'absent' }[] =>
+  chips.flatMap(({ sign, state }) => (state === 'old' ? [] : [{ sign, state }]));
 
 /** Tapping a drawn sign: seen, then looked-and-not-there, then not looked. */
 export const nextState = (state: SignState): SignState => (state === 'seen' ? 'absent' : state === 'absent' ? 'not-looked' : 'seen');

@@ -5,24 +5,38 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import type { DifferentialRequest, Written } from '@field-nurse/contract';
+import type { DifferentialAnswer, DifferentialRequest, Written } from '@field-nurse/contract';
+import { daysBetween } from '@field-nurse/core/timing';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { onsetWords, patternWords } from '../shared/words';
+import { WeatherBook } from '../weather/weather-book';
 import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
 import { CaseEdits } from './case-edits';
 import type { Chip, SignState } from './case-findings';
 import { chipsOf, withFinding } from './case-findings';
 import { CaseHead } from './case-head';
+import { caseQuestion } from './case-question';
+import { CaseTimeline } from './case-timeline';
 import { CauseList } from './cause-list';
 import { FindingChips } from './finding-chips';
 import { NextLooks } from './next-looks';
+import { NotifiableNotice } from './notifiable-notice';
 import { SignPalette } from './sign-palette';
+import { WhyNot } from './why-not';
 import { WorkingDiagnosis } from './working-diagnosis';
 
 const typingPauseMs = 500;
+// The weather that is known says nothing of a case that is older than it.
+const freshDays = 7;
+const suspectFrom = 0.1;
+
+const isSuspect =
+  (notifiable: readonly string[]) =>
+  ({ condition, probability }: DifferentialAnswer['ranked'][number]) =>
+    probability >= suspectFrom && notifiable.includes(condition);
 
 /** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
 @Component({
@@ -35,10 +49,13 @@ const typingPauseMs = 500;
     MatInputModule,
     MatSelectModule,
     CaseHead,
+    CaseTimeline,
     CauseList,
     FindingChips,
     NextLooks,
+    NotifiableNotice,
     SignPalette,
+    WhyNot,
     WorkingDiagnosis,
   ],
   providers: [CaseEdits],
@@ -48,6 +65,7 @@ const typingPauseMs = 500;
 })
 export class CasePage {
   readonly #calc = inject(Calc);
+  readonly #weather = inject(WeatherBook);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly edits = inject(CaseEdits);
@@ -65,7 +83,10 @@ export class CasePage {
   );
   protected readonly working = computed(() => workingConditions(this.value()?.diagnoses ?? []));
 
-  protected readonly reading = resource({ params: () => this.words(), loader: ({ params }) => this.#calc.readWords(params) });
+  protected readonly reading = resource({
+    params: () => ({ words: this.words(), host: this.edits.planting()?.host ?? '' }),
+    loader: ({ params }) => this.#calc.readWords(params.words, params.host),
+  });
   readonly #read = keepLatest(this.case, () => (this.reading.hasValue() ? this.reading.value() : undefined));
   protected readonly chips = computed(() => chipsOf(this.value()?.findings ?? [], this.#read()?.read ?? []));
   protected readonly unconfirmed = computed(() => this.chips().filter(({ confirmed }) => !confirmed));
@@ -75,6 +96,14 @@ export class CasePage {
   readonly #differential = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.differential(params) });
   protected readonly answer = keepLatest(this.case, () => (this.#differential.hasValue() ? this.#differential.value() : undefined));
   protected readonly failed = computed(() => this.#differential.error()?.message ?? this.reading.error()?.message);
+
+  /** a cause that is asked about by name */
+  protected readonly asked = signal<string | undefined>(undefined);
+  protected readonly suspects = computed(() => {
+    const notifiable = this.library.index()?.regions.find(({ id }) => id === this.garden.summary().region)?.notifiable ?? [];
+    const told = this.answer()?.alerts.some(({ code }) => code === 'notifiable') ?? false;
+    return told ? (this.answer()?.ranked ?? []).filter(isSuspect(notifiable)).map(({ condition }) => condition) : [];
+  });
 
   #typing: ReturnType<typeof setTimeout> | undefined;
 
@@ -106,6 +135,19 @@ export class CasePage {
     this.unconfirmed().forEach((chip) => this.confirm(chip));
   }
 
+  /** An old scar, or new after all. */
+  protected age({ sign, state, phrase }: Chip): void {
+    this.#record(sign, state === 'old' ? 'seen' : 'old', 'tap', phrase);
+  }
+
+  protected lookAnswered({ sign, state }: { sign: string; state: SignState }): void {
+    this.#record(sign, state, 'look', null);
+  }
+
+  protected noneThere(signs: readonly string[]): void {
+    signs.forEach((sign) => this.#record(sign, 'absent', 'look', null));
+  }
+
   protected remove({ sign }: Chip): void {
     this.tap({ sign, state: 'not-looked' });
   }
@@ -132,23 +174,28 @@ export class CasePage {
   }
 
   #differentialRequest(): DifferentialRequest | undefined {
-    const value = this.value();
-    const planting = this.edits.planting();
-    const { latitude, region } = this.garden.summary();
+    const [value, planting] = [this.value(), this.edits.planting()];
     if (!value || !planting) return undefined;
+    const asked = this.asked();
     return {
-      host: planting.host,
-      findings: this.chips().map(({ sign, state }) => ({ sign, state })),
-      setting: planting.setting,
-      month: Number(value.openedOn.slice(5, 7)),
-      hemisphere: (latitude ?? 1) < 0 ? 'south' : 'north',
-      onset: value.onset ?? this.#read()?.onset,
-      pattern: value.pattern ?? undefined,
-      region,
+      ...caseQuestion({ ...value, id: this.case(), onset: value.onset ?? this.#read()?.onset ?? null }, planting, this.chips(), {
+        garden: this.garden.summary(),
+        plantings: this.garden.plantings(),
+        cases: this.garden.cases(),
+        temperatureC: this.#warmth(value.openedOn),
+      }),
+      ...(asked && { asked: [asked] }),
     };
   }
 
-  #record(sign: string, state: SignState, source: 'text' | 'tap', phrase: string | null): void {
+  /** Mean of the last days, for a case of the last days that stands in the open. */
+  #warmth(openedOn: string): number | undefined {
+    if (daysBetween(openedOn, this.garden.today()) > freshDays || this.edits.planting()?.setting !== 'outdoor') return undefined;
+    const known = this.#weather.measured().flatMap(({ temperatureC }) => (temperatureC === null ? [] : [temperatureC]));
+    return known.length > 0 ? Math.round(known.reduce((sum, value) => sum + value, 0) / known.length) : undefined;
+  }
+
+  #record(sign: string, state: SignState, source: 'text' | 'tap' | 'look', phrase: string | null): void {
     const on = this.garden.today();
     this.edits.change((value) => ({ ...value, findings: withFinding(value.findings, { sign, state, source, phrase, on }) }));
   }

@@ -1,11 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import type { DifferentialAnswer } from '@field-nurse/contract';
+import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
 import { kindWords, roleWords } from '../shared/words';
+import { chanceWord } from './chance';
 import { EvidenceBars } from './evidence-bars';
+import { SlideRows } from './slide-rows';
 
-const barelyPossible = 0.01;
+const worthTelling = 0.03;
 const atFirst = 5;
 const mostAtFirst = 4;
 // Odds change by a quarter at one deciban: less than that persuades nobody.
@@ -14,17 +18,22 @@ const tellingDb = 1;
 /** Causes by their chance, each with its reasons, and the button that makes it the working diagnosis. */
 @Component({
   selector: 'fn-cause-list',
-  imports: [MatButtonModule, EvidenceBars],
+  imports: [EntryLink, EvidenceBars, MatButtonModule, RouterLink, SlideRows],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './cause-list.scss',
   template: `
-    <ol>
+    @for (line of relations(); track line.first + line.last) {
+      <p class="fn-care">
+        <b>{{ line.first }}</b> {{ line.words }} <b>{{ line.last }}</b>{{ line.advice }}
+      </p>
+    }
+    <ol [fnSlideRows]="answer()">
       @for (cause of answer().ranked.slice(0, shown()); track cause.condition) {
         <li [class.working]="working().includes(cause.condition)">
           <div class="row">
             <span class="chance" title="Chance, from the signs and from this plant in this month">{{ percent(cause.probability) }}</span>
             <div class="name">
-              <h3>{{ cause.name }}</h3>
+              <h3><fn-entry-link kind="conditions" [entry]="cause.condition" /></h3>
               <p class="fn-small">
                 {{ kinds[cause.kind] }}
                 @if (cause.scientificName) {
@@ -55,6 +64,11 @@ const tellingDb = 1;
             <summary>Why, and what it is taken for</summary>
             <p>{{ library.conditions().get(cause.condition)?.summary }}</p>
             <fn-evidence-bars [evidence]="split(cause).rest" [circumstances]="cause.circumstances" />
+            @if (rivalOf(cause.condition); as rival) {
+              <p>
+                <a [routerLink]="['compare', cause.condition, rival]">Beside {{ library.conditionName(rival) }}</a>
+              </p>
+            }
             @for (other of library.conditions().get(cause.condition)?.lookalikes ?? []; track other.condition) {
               <p>
                 <b>Not {{ library.conditionName(other.condition) }}:</b> {{ other.tell }}
@@ -70,7 +84,7 @@ const tellingDb = 1;
     <div class="rest fn-small">
       <span>None of these: {{ percent(answer().otherProbability) }}</span>
       @if (likelyPair(); as pair) {
-        <span>Both at once, {{ pair.names }}: {{ percent(pair.probability) }}</span>
+        <span>{{ pair.several }} {{ pair.names }}: {{ percent(pair.probability) }}</span>
       }
       @if (answer().ranked.length > shown()) {
         <button matButton type="button" (click)="showAll()">{{ answer().ranked.length - shown() }} less likely</button>
@@ -97,17 +111,42 @@ export class CauseList {
     return { first: all.slice(0, first), rest: all.slice(first) };
   }
 
-  protected readonly percent = (share: number) =>
-    share < barelyPossible ? '< 1 %' : share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`;
+  protected readonly percent = chanceWord;
 
   protected showAll(): void {
     this.#all.set(true);
   }
 
-  protected likelyPair(): { names: string; probability: number } | undefined {
+  protected likelyPair(): { several: string; names: string; probability: number } | undefined {
     const [first] = this.answer().together;
-    return first && first.probability >= barelyPossible * 3
-      ? { names: this.library.conditionNames(first.conditions), probability: first.probability }
+    return first && first.probability >= worthTelling
+      ? {
+          several: first.conditions.length > 2 ? 'All three at once,' : 'Both at once,',
+          names: this.library.conditionNames(first.conditions),
+          probability: first.probability,
+        }
       : undefined;
   }
+
+  /** The likeliest other cause, to lay beside this one. */
+  protected readonly rivalOf = (condition: string) => this.answer().ranked.find((one) => one.condition !== condition)?.condition;
+
+  /** How the likely causes hang together, in a sentence each. */
+  protected readonly relations = computed(() =>
+    this.answer().relations.map(({ code, condition, other }) =>
+      code === 'follows'
+        ? {
+            first: this.library.conditionName(condition),
+            words: 'comes in the wake of',
+            last: this.library.conditionName(other),
+            advice: ': treat that first, or this comes back.',
+          }
+        : {
+            first: this.library.conditionName(condition),
+            words: 'carries',
+            last: this.library.conditionName(other),
+            advice: ' from plant to plant: deal with both.',
+          },
+    ),
+  );
 }

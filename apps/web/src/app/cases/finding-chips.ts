@@ -12,9 +12,9 @@ import type { Chip } from './case-findings';
   template: `
     <ul aria-label="Findings">
       @for (chip of chips(); track chip.sign) {
-        <li [class.waiting]="!chip.confirmed" [class.absent]="chip.state === 'absent'">
+        <li [class.waiting]="!chip.confirmed" [class.absent]="chip.state !== 'seen'">
           <span class="what">
-            <b>{{ chip.state === 'absent' ? 'Not there: ' : '' }}{{ library.signName(chip.sign) }}</b>
+            <b>{{ lead[chip.state] }}{{ library.signName(chip.sign) }}</b>
             @if (chip.phrase) {
               <small>from “{{ chip.phrase }}”</small>
             }
@@ -28,6 +28,18 @@ import type { Chip } from './case-findings';
                 (click)="confirmed.emit(chip)"
               >
                 <mat-icon svgIcon="check" />
+              </button>
+            }
+            @if (chip.confirmed && chip.state !== 'absent') {
+              <button
+                type="button"
+                class="age"
+                [attr.aria-pressed]="chip.state === 'old'"
+                [attr.aria-label]="'Old scar: ' + library.signName(chip.sign)"
+                title="An old scar, healed or corky: it says nothing of what is at work now"
+                (click)="aged.emit(chip)"
+              >
+                old
               </button>
             }
             <button type="button" [attr.aria-label]="'Remove ' + library.signName(chip.sign)" title="Remove" (click)="removed.emit(chip)">
@@ -45,4 +57,7 @@ export class FindingChips {
   readonly readonly = input(false);
   readonly confirmed = output<Chip>();
   readonly removed = output<Chip>();
+  /** told to be an old scar, or new after all */
+  readonly aged = output<Chip>();
+  protected readonly lead = { seen: '', absent: 'Not there: ', old: 'Old scar: ' } as const;
 }

@@ -12,6 +12,7 @@ const stateWords: Readonly<Record<SignState, string>> = {
   'not-looked': 'not looked at',
   seen: 'seen',
   absent: 'looked, not there',
+  old: 'old scar',
   struck: 'not looked at',
 };
 

@@ -13,6 +13,7 @@ import { Library } from '../library/library';
 import { healthMarks } from '../recovery/status-mark';
 import { RoundBook } from '../rounds/round-book';
 import { dayWord } from '../shared/days';
+import { saveFile } from '../shared/save-file';
 import { placeKindWords, statusWords } from '../shared/words';
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
 import { Plan } from './plan';
@@ -177,12 +178,8 @@ export class PlanView {
           : { place: this.garden.planting(item.id)!.placeId, host: this.garden.planting(item.id)!.host }),
       },
     }));
-    const file = new Blob([JSON.stringify(toGeoJson(features), null, 1)], { type: 'application/geo+json' });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = `ground ${this.garden.summary().name} ${this.day()}.geojson`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    const name = `ground ${this.garden.summary().name} ${this.day()}.geojson`;
+    saveFile(name, 'application/geo+json', JSON.stringify(toGeoJson(features), null, 1));
   }
 
   protected async import(event: Event): Promise<void> {

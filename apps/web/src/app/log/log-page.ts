@@ -8,6 +8,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, instantWord, longDay } from '../shared/days';
 import { amountWord, inGardenUnits, inOtherUnits } from '../shared/units';
+import { saveFile } from '../shared/save-file';
 import { advice } from '../shared/words';
 import type { LogLine } from './log-rows';
 import { logLines } from './log-rows';
@@ -87,10 +88,6 @@ export class LogPage {
         harvestSafeOn: line.harvestSafeOn,
       })),
     );
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv;charset=utf-8' }));
-    link.download = `applications-${this.year() ?? 'all'}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(`applications-${this.year() ?? 'all'}.csv`, 'text/csv', csv);
   }
 }

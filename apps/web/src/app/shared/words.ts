@@ -127,6 +127,11 @@ export const circumstanceWords: Readonly<Record<string, string>> = {
   season: 'the time of year',
   onset: 'how fast it came',
   pattern: 'how it spreads',
+  temperature: 'how warm it has been',
+  nearby: 'at work on other plants here',
+  alone: 'it comes after something else',
+  history: 'what this garden has had before',
+  clinic: 'what the plant clinic found',
 };
 export const advice =
   'Field Nurse advises. The label in your hand and local rules outrank it; a plant clinic or licensed adviser decides what is lawful and safe.';

@@ -9,6 +9,7 @@ import close from '@material-symbols/svg-400/outlined/close.svg' with { loader: 
 import contrast from '@material-symbols/svg-400/outlined/contrast.svg' with { loader: 'text' };
 import ground from '@material-symbols/svg-400/outlined/yard.svg' with { loader: 'text' };
 import keyboard from '@material-symbols/svg-400/outlined/keyboard.svg' with { loader: 'text' };
+import library from '@material-symbols/svg-400/outlined/local_library.svg' with { loader: 'text' };
 import log from '@material-symbols/svg-400/outlined/menu_book.svg' with { loader: 'text' };
 import leafGauge from '@material-symbols/svg-400/outlined/eco.svg' with { loader: 'text' };
 import prevention from '@material-symbols/svg-400/outlined/checklist.svg' with { loader: 'text' };
@@ -31,6 +32,7 @@ const icons: Readonly<Record<string, string>> = {
   ground,
   keyboard,
   'leaf-gauge': leafGauge,
+  library,
   log,
   more,
   prevention,

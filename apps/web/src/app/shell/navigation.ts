@@ -10,6 +10,7 @@ export const navigation = [
   { path: 'prevention', word: 'Prevention', icon: 'prevention', key: 'p', phone: false },
   { path: 'leaf-gauge', word: 'Leaf gauge', icon: 'leaf-gauge', key: 'e', phone: false },
   { path: 'weather', word: 'Weather', icon: 'weather', key: 'w', phone: false },
+  { path: 'library', word: 'Library', icon: 'library', key: 'b', phone: false },
   { path: 'settings', word: 'Settings', icon: 'settings', key: 's', phone: false },
 ] as const;
 

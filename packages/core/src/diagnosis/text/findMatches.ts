@@ -52,7 +52,12 @@ function indexByStem(tokens: readonly Token[], at: Iterable<number>): Map<string
 /** A phrase of nothing but small words ("a few") is sought among the small words too. */
 const onlyFillers = ({ meaning }: Phrase, positions: ReadonlyMap<string, unknown>) => meaning.kind === 'onset' && positions.size > 0;
 
-function findPhrase(phrase: Phrase, tokens: readonly Token[], positions: ReadonlyMap<string, readonly number[]>, lexicon: Lexicon): Match[] {
+function findPhrase(
+  phrase: Phrase,
+  tokens: readonly Token[],
+  positions: ReadonlyMap<string, readonly number[]>,
+  lexicon: Lexicon,
+): Match[] {
   if (!phrase.stems.every((stem) => positions.has(stem))) return [];
   const rarest = [...phrase.stems].sort((a, b) => positions.get(a)!.length - positions.get(b)!.length)[0]!;
   return positions.get(rarest)!.flatMap((anchor) => {

@@ -60,16 +60,16 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     ...hosts.flatMap(({ id, name, names }) =>
       [name, ...names, ...(facts.hosts?.[id] ?? [])].map((text) => entry(text, { kind: 'host', id })),
     ),
-    ...Object.entries(facts.onset).flatMap(([id, phrases]) =>
-      phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset })),
-    ),
+    ...Object.entries(facts.onset).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset }))),
   ];
   const owners = ownersByStem(entries);
   const meanings = new Set(entries.map(({ meaning }) => meaning.kind + meaning.id)).size;
   const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
   const generic = new Set([...owners].filter(([, own]) => own.size >= genericFrom).map(([stem]) => stem));
+  // "Nothing came up" holds no word of its own but a denial: that would be found everywhere.
+  const denials = new Set([...language.negations].map(language.stemOf));
   const phrases = entries
-    .filter(({ stems }) => stems.length > 1 || !generic.has(stems[0]!))
+    .filter(({ stems }) => !stems.every((stem) => denials.has(stem)))
     .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
   return { language, phrases, hints: hintsByStem(entries, rarity), vocabulary: new Set(owners.keys()), generic };
 }

@@ -1,0 +1,64 @@
+import type { Case, DifferentialAnswer, Place, Planting } from '@field-nurse/contract';
+
+export interface SheetParts {
+  readonly one: Case;
+  readonly planting: Planting;
+  readonly place: Place | undefined;
+  readonly garden: { readonly name: string; readonly region: string; readonly latitude: number | null };
+  readonly answer: DifferentialAnswer;
+  readonly nameOf: {
+    readonly sign: (id: string) => string;
+    readonly condition: (id: string) => string;
+    readonly host: (id: string) => string;
+    readonly option: (id: string) => string;
+  };
+  readonly treatments: readonly { readonly option: string; readonly appliedAt: string }[];
+  readonly made: string;
+}
+
+/**
+ * One case as a file for whoever is asked for a second opinion: what stands in it needs no library of ours to be read. Nothing that tells where
+ * the garden lies is in it beyond its region and half of the earth.
+ *
+ * The format is described in docs/data-formats.md.
+ */
+export function caseSheet({ one, planting, place, garden, answer, nameOf, treatments, made }: SheetParts) {
+  return {
+    format: 'field-nurse-case',
+    version: 1,
+    made,
+    garden: { name: garden.name, region: garden.region, hemisphere: (garden.latitude ?? 1) < 0 ? 'south' : 'north' },
+    plant: {
+      id: planting.host,
+      name: nameOf.host(planting.host),
+      cultivar: planting.cultivar,
+      count: planting.plants,
+      plantedOn: planting.plantedOn,
+      setting: planting.setting,
+      eaten: planting.eaten,
+      place: place?.name ?? '',
+    },
+    openedOn: one.openedOn,
+    words: one.words,
+    onset: one.onset,
+    pattern: one.pattern,
+    findings: one.findings
+      .filter(({ state }) => state !== 'struck')
+      .map(({ sign, state, on }) => ({ sign, name: nameOf.sign(sign), state, on })),
+    takenFor: one.diagnoses.map(({ on, conditions, why }) => ({
+      on,
+      conditions: conditions.map((id) => ({ id, name: nameOf.condition(id) })),
+      why,
+    })),
+    causes: answer.ranked.map(({ condition, name, scientificName, probability, for: pro, against }) => ({
+      id: condition,
+      name,
+      scientificName,
+      probability,
+      evidence: [...pro, ...against].map(({ sign, state, decibans }) => ({ sign, name: nameOf.sign(sign), state, decibans })),
+    })),
+    noneOfThese: answer.otherProbability,
+    treatments: treatments.map(({ option, appliedAt }) => ({ id: option, name: nameOf.option(option), at: appliedAt })),
+    note: one.note,
+  };
+}

@@ -1,0 +1,37 @@
+import type { Application, Case, Decision, Look } from '@field-nurse/contract';
+import { dayAt } from '@field-nurse/core/timing';
+
+/** One thing that happened on a case, on its day. */
+export type StoryEvent =
+  | { readonly kind: 'opened' | 'closed'; readonly on: string }
+  | { readonly kind: 'found'; readonly on: string; readonly sign: string; readonly state: 'seen' | 'absent' | 'old' }
+  | { readonly kind: 'taken-for'; readonly on: string; readonly conditions: readonly string[]; readonly why: string }
+  | { readonly kind: 'decided'; readonly on: string; readonly option: string }
+  | { readonly kind: 'treated'; readonly on: string; readonly option: string }
+  | { readonly kind: 'looked'; readonly on: string; readonly severity: number };
+
+export interface CaseRecords {
+  readonly one: Case;
+  readonly decisions: readonly Decision[];
+  readonly applications: readonly Application[];
+  readonly looks: readonly Look[];
+  readonly timeZone: string;
+}
+
+const order: readonly StoryEvent['kind'][] = ['opened', 'found', 'taken-for', 'decided', 'treated', 'looked', 'closed'];
+
+/** The case's story by days, oldest first: what was found, what it was taken for and why, and what was done. */
+export function caseStory({ one, decisions, applications, looks, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
+  const events: StoryEvent[] = [
+    { kind: 'opened', on: one.openedOn },
+    ...one.findings.flatMap(({ sign, state, on }) => (state === 'struck' ? [] : [{ kind: 'found' as const, on, sign, state }])),
+    ...one.diagnoses.map(({ on, conditions, why }) => ({ kind: 'taken-for' as const, on, conditions, why })),
+    ...decisions.map(({ decidedOn, option }) => ({ kind: 'decided' as const, on: decidedOn, option })),
+    ...applications.map(({ appliedAt, option }) => ({ kind: 'treated' as const, on: dayAt(appliedAt, timeZone), option })),
+    ...looks.map(({ lookedOn, severity }) => ({ kind: 'looked' as const, on: lookedOn, severity })),
+    ...(one.closedOn ? [{ kind: 'closed' as const, on: one.closedOn }] : []),
+  ];
+  const days = [...new Set(events.map(({ on }) => on))].sort();
+  const inOrder = events.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+  return days.map((on) => ({ on, events: inOrder.filter((event) => event.on === on) }));
+}

@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, resource } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
+import { Calc } from '../calc/calc';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { dayWord, longDay } from '../shared/days';
+import { saveFile } from '../shared/save-file';
+import { advice, onsetWords, patternWords, settingWords } from '../shared/words';
+import { CaseHead } from './case-head';
+import { chipsOf } from './case-findings';
+import { caseQuestion } from './case-question';
+import { caseSheet } from './case-sheet';
+import { CaseTimeline } from './case-timeline';
+import { chanceWord } from './chance';
+
+const causesShown = 6;
+
+/** A case on one sheet for a second opinion: printed, or saved as a file. */
+@Component({
+  selector: 'fn-sheet-page',
+  imports: [CaseHead, CaseTimeline, MatButtonModule, MatIconModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './sheet-page.scss',
+  templateUrl: './sheet-page.html',
+})
+export class SheetPage {
+  readonly #calc = inject(Calc);
+  protected readonly garden = inject(Garden);
+  protected readonly library = inject(Library);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly one = computed(() => this.garden.case(this.case()));
+  protected readonly planting = computed(() => this.garden.planting(this.one()?.plantingId ?? ''));
+  protected readonly place = computed(() => this.garden.place(this.planting()?.placeId ?? ''));
+  protected readonly seen = computed(() => this.one()?.findings.filter(({ state }) => state === 'seen') ?? []);
+  protected readonly absent = computed(() => this.one()?.findings.filter(({ state }) => state === 'absent') ?? []);
+  protected readonly old = computed(() => this.one()?.findings.filter(({ state }) => state === 'old') ?? []);
+  readonly #answer = resource({
+    params: () => this.#question(),
+    loader: ({ params }) => this.#calc.differential(params),
+  });
+  protected readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  protected readonly causes = computed(() => this.answer()?.ranked.slice(0, causesShown) ?? []);
+  protected readonly onsets = onsetWords;
+  protected readonly patterns = patternWords;
+  protected readonly settings = settingWords;
+  protected readonly advice = advice;
+  protected readonly chance = chanceWord;
+  protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly long = longDay;
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected save(): void {
+    const [one, planting, answer] = [this.one(), this.planting(), this.answer()];
+    if (!one || !planting || !answer) return;
+    const sheet = caseSheet({
+      one,
+      planting,
+      place: this.place(),
+      garden: this.garden.summary(),
+      answer,
+      nameOf: {
+        sign: this.library.signName,
+        condition: this.library.conditionName,
+        host: this.library.hostName,
+        option: this.library.optionName,
+      },
+      treatments: this.garden.applications().filter(({ caseId }) => caseId === one.id),
+      made: this.garden.now(),
+    });
+    saveFile(`case-${planting.host}-${one.openedOn}.json`, 'application/json', JSON.stringify(sheet, null, 2));
+  }
+
+  #question() {
+    const [one, planting] = [this.one(), this.planting()];
+    if (!one || !planting) return undefined;
+    return caseQuestion(one, planting, chipsOf(one.findings, []), {
+      garden: this.garden.summary(),
+      plantings: this.garden.plantings(),
+      cases: this.garden.cases(),
+      temperatureC: undefined,
+    });
+  }
+}

@@ -1,0 +1,83 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatAutocompleteModule } from '@angular/material/autocomplete';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import type { DifferentialAnswer } from '@field-nurse/contract';
+import { findByName, searchByName } from '@field-nurse/library/find';
+import { EntryLink } from '../library/entry-link';
+import { Library } from '../library/library';
+import { chanceWord } from './chance';
+import { EvidenceBars } from './evidence-bars';
+
+const offered = 8;
+
+/** "Why not this one?": any cause of the library, with what speaks for and against it here. */
+@Component({
+  selector: 'fn-why-not',
+  imports: [EntryLink, EvidenceBars, MatAutocompleteModule, MatFormFieldModule, MatInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    article {
+      display: grid;
+      gap: 8px;
+    }
+  `,
+  template: `
+    <mat-form-field subscriptSizing="dynamic">
+      <mat-label>Why not …</mat-label>
+      <input
+        matInput
+        #field
+        type="text"
+        placeholder="any cause by name"
+        [matAutocomplete]="list"
+        (input)="typed.set(field.value)"
+        (change)="take(field.value)"
+      />
+      <mat-autocomplete #list (optionSelected)="take($event.option.value)">
+        @for (one of found(); track one.id) {
+          <mat-option [value]="one.name">{{ one.name }}</mat-option>
+        }
+      </mat-autocomplete>
+    </mat-form-field>
+    @if (answered(); as cause) {
+      <article aria-live="polite">
+        <h3><fn-entry-link kind="conditions" [entry]="cause.condition" />: {{ chance(cause.probability) }}</h3>
+        @if (cause.for.length + cause.against.length + cause.circumstances.length > 0) {
+          <fn-evidence-bars [evidence]="cause.for.concat(cause.against)" [circumstances]="cause.circumstances" />
+        } @else {
+          <p>Nothing that was found speaks for it or against it yet.</p>
+        }
+        @if (notHere(cause)) {
+          <p class="fn-small">The library knows of no case of it on this plant.</p>
+        }
+      </article>
+    }
+  `,
+})
+export class WhyNot {
+  readonly #library = inject(Library);
+  readonly answer = input<DifferentialAnswer>();
+  /** id of the condition that was asked about */
+  readonly asked = input<string>();
+  readonly ask = output<string>();
+  protected readonly typed = signal('');
+  protected readonly chance = chanceWord;
+  protected readonly found = computed(() =>
+    this.typed().trim() === '' ? [] : searchByName(this.#library.index()?.conditions ?? [], this.typed()).slice(0, offered),
+  );
+  protected readonly answered = computed(() => this.answer()?.asked.find(({ condition }) => condition === this.asked()));
+  protected readonly notHere = (cause: DifferentialAnswer['asked'][number]) => {
+    const unlistedDb = -20;
+    return cause.circumstances.some(({ code, decibans }) => code === 'host' && decibans < unlistedDb);
+  };
+
+  protected take(name: string): void {
+    const one = findByName(this.#library.index()?.conditions ?? [], name);
+    if (one) this.ask.emit(one.id);
+  }
+}

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import type { Check } from '@field-nurse/library';
+import { SignTile } from './sign-tile';
+
+const harmWords = { none: 'does the plant no harm', slight: 'costs the plant a little', plant: 'costs the plant' } as const;
+
+/** How a look is made: minutes, tools, steps, cautions, and what may show. */
+@Component({
+  selector: 'fn-check-steps',
+  imports: [SignTile],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+    }
+    ol {
+      display: grid;
+      gap: 6px;
+      margin-left: 1.3em;
+    }
+    ul {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+      gap: 8px;
+      list-style: none;
+    }
+  `,
+  template: `
+    <p class="fn-small">
+      {{ check().minutes }} min · {{ harm[check().harm] }}
+      @if (check().tools.length > 0) {
+        · you need: {{ check().tools.join(', ') }}
+      }
+    </p>
+    @if (check().caution; as caution) {
+      <p class="fn-care">{{ caution }}</p>
+    }
+    <ol>
+      @for (step of check().steps; track $index) {
+        <li>{{ step }}</li>
+      }
+    </ol>
+    <h3>What may show</h3>
+    <ul>
+      @for (sign of check().reveals; track sign) {
+        <li><fn-sign-tile [sign]="sign" /></li>
+      }
+    </ul>
+  `,
+})
+export class CheckSteps {
+  readonly check = input.required<Check>();
+  protected readonly harm = harmWords;
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { Condition } from '@field-nurse/library';
+import { Garden } from '../gardens/garden';
+import { evidenceWords, hidingWords, kindWords, onsetWords, patternWords, roleWords, rungWords, settingWords } from '../shared/words';
+import { Disputes } from './disputes';
+import { EntryLink } from './entry-link';
+import { Library } from './library';
+import { signsOf } from './library-search';
+import { SeasonStrip } from './season-strip';
+import { SignTile } from './sign-tile';
+
+const frequencyWords = { always: 'nearly always', often: 'often', sometimes: 'sometimes', seldom: 'seldom', never: 'never' } as const;
+const stageWords: Readonly<Record<string, string>> = {
+  egg: 'egg',
+  larva: 'larva',
+  nymph: 'young',
+  pupa: 'pupa',
+  adult: 'adult',
+  spore: 'spore',
+  lesion: 'lesion',
+  any: 'any time',
+};
+
+/** A trouble or a friend: its signs, stages, season, look-alikes, and what helps when. */
+@Component({
+  selector: 'fn-condition-entry',
+  imports: [Disputes, EntryLink, RouterLink, SeasonStrip, SignTile],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './entry.scss',
+  templateUrl: './condition-entry.html',
+})
+export class ConditionEntry {
+  protected readonly garden = inject(Garden);
+  protected readonly library = inject(Library);
+  /** id of the condition */
+  readonly entry = input.required<string>();
+  protected readonly one = computed(() => this.library.conditions().get(this.entry())!);
+  protected readonly signs = computed(() => signsOf(this.one()).filter(({ frequency }) => frequency !== 'never'));
+  protected readonly excluded = computed(() => signsOf(this.one()).filter(({ frequency }) => frequency === 'never'));
+  protected readonly leaf = computed(() => {
+    const { often, sometimes } = this.one().hosts;
+    return [...often, ...sometimes].map((id) => this.library.hosts().get(id)?.leaf).find(Boolean) ?? 'ovate';
+  });
+  protected readonly hostGroups = computed(() => {
+    const { often, sometimes, seldom } = this.one().hosts;
+    return [
+      { word: 'Often', hosts: often },
+      { word: 'Sometimes', hosts: sometimes },
+      { word: 'Seldom', hosts: seldom },
+    ].filter(({ hosts }) => hosts.length > 0);
+  });
+  protected readonly treatments = computed(() =>
+    Object.entries(rungWords).flatMap(([rung, { word }]) => {
+      const own = this.one().treat.filter(({ use }) => this.library.interventions().get(use)?.rung === rung);
+      return own.length > 0 ? [{ word, own }] : [];
+    }),
+  );
+  protected readonly openCases = computed(() =>
+    this.garden.cases().filter((one) => !one.closedOn && one.diagnoses.at(-1)?.conditions.includes(this.entry())),
+  );
+  protected readonly south = computed(() => (this.garden.summary().latitude ?? 1) < 0);
+  protected readonly notifiable = computed(
+    () =>
+      this.library
+        .index()
+        ?.regions.find(({ id }) => id === this.garden.summary().region)
+        ?.notifiable.includes(this.entry()) ?? false,
+  );
+
+  protected readonly kinds = kindWords;
+  protected readonly roles = roleWords;
+  protected readonly frequencies = frequencyWords;
+  protected readonly stages = stageWords;
+  protected readonly evidences = evidenceWords;
+  protected readonly stageName = (id: string) => id.charAt(0).toUpperCase() + id.slice(1).replaceAll('-', ' ');
+  /** what kind of stage it is, where its name does not say so, and where it hides */
+  protected readonly stageNote = ({ id, kind, hidden }: Condition['stages'][number]) =>
+    [!id.startsWith(stageWords[kind]!) && kind !== 'any' && stageWords[kind], hidden && hidingWords[hidden]?.toLowerCase()]
+      .filter(Boolean)
+      .map((word) => ` · ${word}`)
+      .join('');
+  protected readonly isHost = (id: string) => this.library.hosts().has(id);
+  protected readonly settings = computed(() =>
+    this.one()
+      .settings.map((setting) => settingWords[setting]?.toLowerCase())
+      .join(', '),
+  );
+  protected readonly comes = computed(() => onsetWords[this.one().onset]?.toLowerCase());
+  protected readonly spreads = computed(() =>
+    this.one()
+      .patterns.map((pattern) => patternWords[pattern]?.toLowerCase())
+      .join(', '),
+  );
+}
