@@ -24,7 +24,9 @@ function placeOf({ host, setting, month, words, cause }: Description): number {
 function report(name: string): void {
   const places = half(name).map(placeOf);
   const share = (limit: number) => (100 * places.filter((place) => place > 0 && place <= limit).length) / places.length;
-  console.log(`written descriptions, ${name.padEnd(9)} ${places.length}: first ${share(1).toFixed(1)} %, first three ${share(3).toFixed(1)} %`);
+  console.log(
+    `written descriptions, ${name.padEnd(9)} ${places.length}: first ${share(1).toFixed(1)} %, first three ${share(3).toFixed(1)} %`,
+  );
 }
 
 const missed = process.argv.includes('--missed');
@@ -35,8 +37,15 @@ if (missed)
     if (place !== 1) {
       const { host, setting, month, words, cause } = one;
       const answer = answerDifferential(library, { host, setting, month, text: words });
-      console.log(`${place} ${host} ${cause}: ${words}\n   read ${answer.read.map(({ sign, state }) => (state === 'seen' ? sign : `no ${sign}`)).join(', ')}`);
-      console.log(`   unread ${answer.unread.join(' ')}\n   ranked ${answer.ranked.slice(0, 4).map(({ condition, probability }) => `${condition} ${probability.toFixed(2)}`).join(', ')} other ${answer.otherProbability.toFixed(2)}`);
+      console.log(
+        `${place} ${host} ${cause}: ${words}\n   read ${answer.read.map(({ sign, state }) => (state === 'seen' ? sign : `no ${sign}`)).join(', ')}`,
+      );
+      console.log(
+        `   unread ${answer.unread.join(' ')}\n   ranked ${answer.ranked
+          .slice(0, 4)
+          .map(({ condition, probability }) => `${condition} ${probability.toFixed(2)}`)
+          .join(', ')} other ${answer.otherProbability.toFixed(2)}`,
+      );
     }
   }
 else report('setAside');

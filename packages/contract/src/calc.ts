@@ -99,7 +99,9 @@ export const differentialAnswer = z.object({
   relations: z.array(z.object({ code: z.enum(['follows', 'carries']), condition: z.string(), other: z.string() })),
   together: z.array(z.object({ conditions: z.array(z.string()), probability: z.number() })),
   otherProbability: z.number(),
-  nextLooks: z.array(z.object({ check: z.string(), reveals: z.array(z.string()), minutes: z.number(), bits: z.number() })),
+  nextLooks: z.array(
+    z.object({ check: z.string(), reveals: z.array(z.string()), minutes: z.number(), bits: z.number(), gain: z.number() }),
+  ),
   settled: z.boolean(),
   alerts: z.array(alert),
 });

@@ -1,6 +1,6 @@
 import { alertsFor } from './alerts.js';
 import type { Alert } from './alerts.js';
-import { evidenceFor } from './evidence.js';
+import { evidenceAmong } from './evidence.js';
 import type { Evidence } from './evidence.js';
 import type { Circumstances, Finding, HostFacts, Knowledge } from './knowledge.js';
 import { nextLooks } from './nextLooks.js';
@@ -57,7 +57,9 @@ export interface Differential {
 
 const shownAtLeast = 8;
 const shownDownTo = 0.003;
-const settledBelowBits = 0.05;
+// A plan is settled when it is right this often, or when no look is likelier than this to change it for a better one.
+const settledFrom = 0.8;
+const settledBelowGain = 0.03;
 
 /**
  * Answer "what is it?" for one plant: read the text, weigh every cause and every set of up to three, and say what to look at next.
@@ -72,11 +74,11 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
   const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
-  const explain = ({ candidate, probability }: Believed) =>
-    describe(candidate, probability, evidenceFor(candidate.condition, belief.candidates, findings, signs));
+  const evidenceOf = evidenceAmong(belief.candidates, findings, signs);
+  const explain = ({ candidate, probability }: Believed) => describe(candidate, probability, evidenceOf(candidate.condition));
   const likeliest = rank(belief);
   const ranked = likeliest.map(explain);
-  const looks = nextLooks(knowledge.checks, belief, findings, signs);
+  const { looks, lead } = nextLooks(knowledge.checks, belief, findings, signs);
   return {
     host: { id: question.host.id, name: question.host.name },
     read: text.read,
@@ -90,7 +92,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
-    settled: findings.some(({ state }) => state === 'seen') && (looks[0]?.bits ?? 0) < settledBelowBits,
+    settled: findings.some(({ state }) => state === 'seen') && (lead >= settledFrom || looks.every(({ gain }) => gain < settledBelowGain)),
     alerts: alertsFor(ranked, findings, question.notifiable ?? []),
   };
 }

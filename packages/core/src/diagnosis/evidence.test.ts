@@ -1,6 +1,6 @@
 import { alertsFor } from './alerts';
 import { candidatesFor } from './candidates';
-import { evidenceFor } from './evidence';
+import { evidenceAmong } from './evidence';
 import type { Finding } from './knowledge';
 import { testKnowledge } from './testKnowledge';
 
@@ -8,14 +8,14 @@ const circumstances = { host: testKnowledge.hosts[0]!, month: 7, setting: 'outdo
 const signs = new Map(testKnowledge.signs.map((sign) => [sign.id, sign]));
 const cause = (id: string) => testKnowledge.conditions.find((one) => one.id === id)!;
 const evidence = (id: string, findings: readonly Finding[]) =>
-  evidenceFor(cause(id), candidatesFor(testKnowledge.conditions, circumstances, findings), findings, signs);
+  evidenceAmong(candidatesFor(testKnowledge.conditions, circumstances, findings), findings, signs)(cause(id));
 
 describe('evidence', () => {
   test('against a single rival it is the likelihood ratio: 10 log₁₀ of it', () => {
     const two = candidatesFor(testKnowledge.conditions, circumstances, []).filter(({ condition: { id } }) =>
       ['mite', 'aphid'].includes(id),
     );
-    const [one] = evidenceFor(cause('aphid'), two, [{ sign: 'sticky', state: 'seen' }], signs);
+    const [one] = evidenceAmong(two, [{ sign: 'sticky', state: 'seen' }], signs)(cause('aphid'));
     // aphid: 1 − 0.98·0.07 · mite never shows it: a fifth of the leak of 0.02
     expect(one!.decibans).toBeCloseTo(10 * Math.log10((1 - 0.98 * 0.07) / 0.004), 9);
   });

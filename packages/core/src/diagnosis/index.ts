@@ -4,7 +4,7 @@ export type { Differential, DifferentialQuestion, RankedCause } from './differen
 export type { Alert } from './alerts.js';
 
 // Its parts
-export { evidenceFor } from './evidence.js';
+export { evidenceAmong } from './evidence.js';
 export type { Evidence } from './evidence.js';
 export { nextLooks } from './nextLooks.js';
 export type { NextLook } from './nextLooks.js';

@@ -7,7 +7,7 @@ import { testKnowledge } from './testKnowledge';
 const circumstances = { host: testKnowledge.hosts[0]!, month: 7, setting: 'outdoor' } as const;
 const signs = new Map(testKnowledge.signs.map((sign) => [sign.id, sign]));
 const looks = (findings: readonly Finding[], checks: readonly CheckFacts[] = testKnowledge.checks, knowledge = testKnowledge) =>
-  nextLooks(checks, posterior(knowledge, circumstances, findings), findings, signs);
+  nextLooks(checks, posterior(knowledge, circumstances, findings), findings, signs).looks;
 const check = (id: string, minutes: number, reveals: readonly string[], harm: CheckFacts['harm'] = 'none'): CheckFacts => ({
   id,
   name: id,
@@ -60,4 +60,15 @@ test('a look never tells more than there is to know, and never less than nothing
 test('once all has been seen there is nothing left to look at', () => {
   const all: Finding[] = testKnowledge.signs.map(({ id }) => ({ sign: id, state: 'absent' }));
   expect(looks(all)).toEqual([]);
+});
+
+test('the gain of a look is what it adds to the chance of the best plan, and never more than is missing', () => {
+  const findings: Finding[] = [{ sign: 'dots', state: 'seen' }];
+  const advice = nextLooks(testKnowledge.checks, posterior(testKnowledge, circumstances, findings), findings, signs);
+  expect(advice.lead).toBeGreaterThan(0);
+  expect(advice.lead).toBeLessThanOrEqual(1);
+  for (const { gain } of advice.looks) {
+    expect(gain).toBeGreaterThanOrEqual(0);
+    expect(gain).toBeLessThanOrEqual(1 - advice.lead + 1e-12);
+  }
 });

@@ -10,6 +10,15 @@ export interface NextLook {
   readonly minutes: number;
   /** expected drop in doubt about what to do, bits */
   readonly bits: number;
+  /** by how much the look raises the chance that the best plan is the right one, 0 to 1 */
+  readonly gain: number;
+}
+
+export interface LookAdvice {
+  /** checks that can still tell something, best first */
+  readonly looks: readonly NextLook[];
+  /** chance that what would be done now is right, 0 to 1 */
+  readonly lead: number;
 }
 
 // Beyond this many sets the rest holds too little belief to change a ranking.
@@ -28,27 +37,29 @@ const harmMinutes = { none: 0, slight: 3, plant: 8 } as const;
  *
  * Source: Lindley (1956), Annals of Mathematical Statistics 27:986–1005 (expected information of an experiment).
  *
- * @returns checks that can still tell something, best first
+ * The gain of a look is the expected value of sample information under equal losses: by how much it raises the chance that the likeliest
+ * decision is the right one (Raiffa & Schlaifer 1961, Applied Statistical Decision Theory, ch. 4).
  */
 export function nextLooks(
   checks: readonly CheckFacts[],
   belief: Posterior,
   findings: readonly Finding[],
   signs: ReadonlyMap<string, SignFacts>,
-): NextLook[] {
+): LookAdvice {
   const known = new Set(findings.map(({ sign }) => sign));
   const sets = belief.sets.slice(0, setsWeighed);
   const doubt = doubtOver(sets, findings);
   const chancesOf = chanceTable(signs, sets);
-  return checks
+  const looks = checks
     .map((check) => {
       const reveals = check.reveals.filter((sign) => !known.has(sign) && signs.has(sign));
       const telling = mostTelling(reveals.map(chancesOf), doubt.masses);
-      return { check, look: { check: check.id, reveals, minutes: check.minutes, bits: expectedDrop(telling, doubt) } };
+      return { check, look: { check: check.id, reveals, minutes: check.minutes, ...worthOf(telling, doubt) } };
     })
     .filter(({ look }) => look.reveals.length > 0 && look.bits > 0.005)
     .sort((a, b) => worth(b) - worth(a))
     .map(({ look }) => look);
+  return { looks, lead: doubt.lead };
 }
 
 const worth = ({ check, look }: { check: CheckFacts; look: NextLook }) => look.bits / (check.minutes + harmMinutes[check.harm]);
@@ -61,6 +72,8 @@ interface Doubt {
   readonly decisionCount: number;
   /** bits of doubt about the decision now */
   readonly bits: number;
+  /** belief in the likeliest decision */
+  readonly lead: number;
 }
 
 function doubtOver(sets: readonly CauseSet[], findings: readonly Finding[]): Doubt {
@@ -73,24 +86,31 @@ function doubtOver(sets: readonly CauseSet[], findings: readonly Finding[]): Dou
   });
   const all = sets.reduce((sum, { probability }) => sum + probability, 0);
   const masses = Float64Array.from(sets, ({ probability }) => probability / all);
-  const doubt = { masses, decisions, decisionCount: numbers.size };
-  return { ...doubt, bits: weightedDoubt(masses, doubt, new Float64Array(numbers.size)) };
+  const { bits, lead } = outcomeOf(masses, decisions, new Float64Array(numbers.size));
+  return { masses, decisions, decisionCount: numbers.size, bits, lead };
 }
 
-/** Entropy of the decision under these masses, in bits, times their sum. */
-function weightedDoubt(masses: Float64Array, { decisions }: Pick<Doubt, 'decisions'>, byDecision: Float64Array): number {
+interface Outcome {
+  readonly bits: number;
+  readonly lead: number;
+}
+
+/** Entropy of the decision under these masses, in bits, and the mass of the likeliest one; both times the sum of the masses. */
+function outcomeOf(masses: Float64Array, decisions: Uint8Array, byDecision: Float64Array): Outcome {
   byDecision.fill(0);
   let all = 0;
   for (let s = 0; s < masses.length; s++) {
     byDecision[decisions[s]!]! += masses[s]!;
     all += masses[s]!;
   }
-  let sum = all > 0 ? all * Math.log2(all) : 0;
+  let bits = all > 0 ? all * Math.log2(all) : 0;
+  let lead = 0;
   for (let d = 0; d < byDecision.length; d++) {
     const mass = byDecision[d]!;
-    if (mass > 0) sum -= mass * Math.log2(mass);
+    if (mass > 0) bits -= mass * Math.log2(mass);
+    if (mass > lead) lead = mass;
   }
-  return sum;
+  return { bits, lead };
 }
 
 /** Chance of each sign under each set; worked out once for each sign, since checks share signs. */
@@ -122,21 +142,29 @@ function mostTelling(signs: readonly Float64Array[], masses: Float64Array): Floa
     .map(({ chances }) => chances);
 }
 
-/** By how many bits the doubt falls on average when these signs are looked for: every outcome is followed, sign by sign. */
-function expectedDrop(signs: readonly Float64Array[], doubt: Doubt): number {
-  if (signs.length === 0) return 0;
-  const size = doubt.masses.length;
-  const byDecision = new Float64Array(doubt.decisionCount);
+/** By how much the doubt falls and the best plan's chance rises when these signs are looked for: every outcome is followed, sign by sign. */
+function worthOf(signs: readonly Float64Array[], { masses, decisions, decisionCount, ...now }: Doubt): { bits: number; gain: number } {
+  if (signs.length === 0) return { bits: 0, gain: 0 };
+  const size = masses.length;
+  const byDecision = new Float64Array(decisionCount);
   // One list of masses a depth: where the sign was seen, then where it was not.
   const scratch = signs.map(() => new Float64Array(size));
-  const remaining = (masses: Float64Array, depth: number): number => {
+  let bits = 0;
+  let lead = 0;
+  const follow = (from: Float64Array, depth: number): void => {
     const chances = signs[depth];
-    if (!chances) return weightedDoubt(masses, doubt, byDecision);
+    if (!chances) {
+      const outcome = outcomeOf(from, decisions, byDecision);
+      bits += outcome.bits;
+      lead += outcome.lead;
+      return;
+    }
     const branch = scratch[depth]!;
-    for (let s = 0; s < size; s++) branch[s] = masses[s]! * chances[s]!;
-    const seen = remaining(branch, depth + 1);
-    for (let s = 0; s < size; s++) branch[s] = masses[s]! * (1 - chances[s]!);
-    return seen + remaining(branch, depth + 1);
+    for (let s = 0; s < size; s++) branch[s] = from[s]! * chances[s]!;
+    follow(branch, depth + 1);
+    for (let s = 0; s < size; s++) branch[s] = from[s]! * (1 - chances[s]!);
+    follow(branch, depth + 1);
   };
-  return Math.max(0, doubt.bits - remaining(doubt.masses, 0));
+  follow(masses, 0);
+  return { bits: Math.max(0, now.bits - bits), gain: Math.max(0, lead - now.lead) };
 }

@@ -49,7 +49,7 @@ const most = 8;
                 <span class="side"
                   ><span class="bar left" [style.width.%]="row.first * 100"></span><span>{{ percent(row.first) }}</span></span
                 >
-                <fn-sign-tile [sign]="row.sign" [leaf]="leaf()" [note]="found(row.sign)" />
+                <fn-sign-tile [flat]="true" [sign]="row.sign" [leaf]="leaf()" [note]="found(row.sign)" />
                 <span class="side"
                   ><span>{{ percent(row.second) }}</span
                   ><span class="bar" [style.width.%]="row.second * 100"></span

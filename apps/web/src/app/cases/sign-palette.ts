@@ -8,6 +8,9 @@ import { partWords } from '../shared/words';
 import type { SignState } from './case-findings';
 import { nextState } from './case-findings';
 
+// As many as a thumb scrolls past without losing the place.
+const atFirst = 12;
+
 const stateWords: Readonly<Record<SignState, string>> = {
   'not-looked': 'not looked at',
   seen: 'seen',
@@ -52,6 +55,9 @@ const stateWords: Readonly<Record<SignState, string>> = {
         </li>
       }
     </ul>
+    @if (rest() > 0) {
+      <button matButton type="button" (click)="wholePart.set(shownPart())">{{ rest() }} more of this part</button>
+    }
     @if (hiddenCount() > 0 || everything()) {
       <button matButton type="button" (click)="everything.set(!everything())">
         {{ everything() ? 'Only signs that this plant can show' : hiddenCount() + ' more that are unusual on this plant' }}
@@ -82,11 +88,18 @@ export class SignPalette {
     const parts = this.parts();
     return (parts.find(({ id }) => id === this.chosenPart()) ?? parts[0])?.id;
   });
-  protected readonly shown = computed(() =>
+  /** the part whose signs are all shown, and not just the likeliest */
+  protected readonly wholePart = signal<string | undefined>(undefined);
+  readonly #ofPart = computed(() =>
     this.#offered()
       .filter(({ part }) => part === this.shownPart())
       .sort((a, b) => this.#weight(b) - this.#weight(a)),
   );
+  protected readonly shown = computed(() => {
+    const whole = this.everything() || this.wholePart() === this.shownPart();
+    return this.#ofPart().filter(({ id }, i) => whole || i < atFirst || this.states().has(id));
+  });
+  protected readonly rest = computed(() => this.#ofPart().length - this.shown().length);
   protected readonly hiddenCount = computed(() => (this.#library.index()?.signs.length ?? 0) - this.#offered().length);
 
   protected readonly word = (sign: string) => stateWords[this.states().get(sign) ?? 'not-looked'];

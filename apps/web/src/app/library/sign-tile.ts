@@ -35,10 +35,23 @@ import { Library } from './library';
     small {
       color: var(--fn-faint-ink);
     }
+    a.flat {
+      grid-template-columns: 52px minmax(0, 1fr);
+      gap: 0 10px;
+      padding: 4px 8px;
+      align-content: center;
+    }
+    .flat fn-drawing {
+      grid-row: span 2;
+      width: 52px;
+    }
+    .flat span {
+      align-self: center;
+    }
   `,
   template: `
     @if (library.signs().get(sign()); as one) {
-      <a [routerLink]="['/g', garden.summary().id, 'library', 'signs', one.id]">
+      <a [class.flat]="flat()" [routerLink]="['/g', garden.summary().id, 'library', 'signs', one.id]">
         <fn-drawing [organ]="one.drawing.organ" [mark]="one.drawing.mark" [leaf]="leaf()" />
         <span>{{ one.name }}</span>
         @if (note()) {
@@ -56,4 +69,6 @@ export class SignTile {
   /** a word below the name */
   readonly note = input('');
   readonly leaf = input<LeafShape>('ovate');
+  /** name beside the drawing rather than below it */
+  readonly flat = input(false);
 }

@@ -99,8 +99,8 @@ function findLoose(tokens: readonly Token[], content: readonly number[], { hints
   content.forEach((first, c) => {
     const sums = new Map<string, { weight: number; at: number[]; stems: Set<string>; telling: boolean }>();
     for (const i of content.slice(c, c + window)) {
-      const { stem, sentence } = tokens[i]!;
-      if (sentence !== tokens[first]!.sentence) break;
+      const { stem, clause } = tokens[i]!;
+      if (clause !== tokens[first]!.clause) break;
       for (const { sign, weight } of hints.get(stem) ?? []) {
         const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set(), telling: false };
         sums.set(sign, sum);
