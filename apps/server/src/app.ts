@@ -11,6 +11,7 @@ import { caseRoutes } from './cases/routes.js';
 import { choreRoutes } from './chores/routes.js';
 import type { Deps } from './deps.js';
 import { gardenRoutes } from './gardens/routes.js';
+import { ownEntryRoutes } from './library/ownRoutes.js';
 import { libraryRoutes } from './library/routes.js';
 import { logRoutes } from './log/routes.js';
 import { crossSite } from './middleware/crossSite.js';
@@ -70,6 +71,7 @@ export function createApp(deps: Deps): Koa {
   photoRoutes(router, deps);
   weatherRoutes(router, deps);
   libraryRoutes(router, deps);
+  ownEntryRoutes(router, deps);
   calcRoutes(router, deps);
   app.use(router.routes());
   app.use(router.allowedMethods());

@@ -152,6 +152,36 @@ export const chore = (placeId: string): Written<'chores'> => ({
   note: '',
 });
 
+/** A trouble of the garden's own, complete but for what the schema fills in. */
+export const ownTrouble: Written<'ownEntries'> = {
+  kind: 'conditions',
+  entry: {
+    id: 'tide-scorch',
+    name: 'Tide scorch',
+    kind: 'injury',
+    role: 'primary',
+    common: 'occasional',
+    summary: 'Salt spray browns the river side.',
+    hosts: { often: ['potato'] },
+    settings: ['outdoor'],
+    months: [9, 10],
+    onset: 'overnight',
+    patterns: ['one-side'],
+    signs: { 'scorched-edges': 'always' },
+    stages: [{ id: 'spray', kind: 'any', does: 'Dries on the leaf.' }],
+    checks: ['sun-side'],
+    lookalikes: [],
+    threshold: { act: 'When it is forecast.', basis: 'Two autumns here.' },
+    treat: [{ use: 'water-jet', stages: ['any'], efficacy: [40, 70], evidence: 'weak' }],
+    prevention: ['Hazel screen.'],
+    persistence: 'None.',
+    spread: 'Wind.',
+    recovery: { sign: 'New leaves whole.', lookAgainDays: 14 },
+  },
+  why: 'Seen twice after a spring tide.',
+  endedOn: null,
+};
+
 export const ownThreshold: Written<'thresholds'> = {
   condition: 'leek-rust',
   measure: 'leaf-percent',

@@ -133,6 +133,7 @@ export const endpoints = {
   writeGauging: write('gaugings'),
   writeChore: write('chores'),
   writeThreshold: write('thresholds'),
+  writeOwnEntry: write('ownEntries'),
   writePhoto: define({
     method: 'put',
     path: '/api/v1/gardens/{garden}/photos/{photo}',

@@ -28,6 +28,7 @@ export type {
   GardenSettings,
   Gauging,
   Look,
+  OwnEntry,
   OwnThreshold,
   Place,
   Planting,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { chore, clockMended, gauging, ownThreshold, round, stop, trap, trapCatch } from './roundRecords.js';
+import { chore, clockMended, gauging, ownEntry, ownThreshold, round, stop, trap, trapCatch } from './roundRecords.js';
 import { shape } from './shapes.js';
 import {
   day,
@@ -158,6 +158,7 @@ export const storedRecords = {
   gaugings: stored(gauging),
   chores: stored(chore),
   thresholds: stored(ownThreshold),
+  ownEntries: stored(ownEntry),
 } as const;
 
 /** What is written for each subject. */
@@ -175,6 +176,7 @@ export const writtenRecords = {
   gaugings: gauging,
   chores: chore,
   thresholds: ownThreshold,
+  ownEntries: ownEntry,
 } as const;
 
 export const subject = z.enum(Object.keys(writtenRecords) as [keyof typeof writtenRecords]);
@@ -195,5 +197,6 @@ export type Stop = z.infer<typeof storedRecords.stops>;
 export type Gauging = z.infer<typeof storedRecords.gaugings>;
 export type Chore = z.infer<typeof storedRecords.chores>;
 export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
+export type OwnEntry = z.infer<typeof storedRecords.ownEntries>;
 export type Stored<S extends Subject> = z.infer<(typeof storedRecords)[S]>;
 export type Written<S extends Subject> = z.input<(typeof writtenRecords)[S]>;

@@ -102,6 +102,17 @@ export const chore = z.strictObject({
   note: longText,
 });
 
+/**
+ * An entry of the garden's own: something that the reference library lacks, or holds otherwise than it is here. What the entry must look like
+ * is the library's to say, and is checked by its schema.
+ */
+export const ownEntry = z.strictObject({
+  kind: z.enum(['conditions', 'signs', 'hosts']),
+  entry: z.looseObject({ id: entry, name: shortText }).refine((value) => JSON.stringify(value).length <= 30_000, 'at most 30,000 letters'),
+  why: longText,
+  endedOn: day.nullable(),
+});
+
 /** The grower's own level at which it pays to act; it goes before that of the library. */
 export const ownThreshold = z.strictObject({
   condition: entry,

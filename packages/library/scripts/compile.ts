@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { crossCheck } from '../src/crossCheck.js';
@@ -12,7 +13,9 @@ if (faults.length > 0) {
   process.exit(1);
 }
 mkdirSync(join(root, 'generated'), { recursive: true });
-writeFileSync(join(root, 'generated/index.json'), JSON.stringify(library));
+// Whoever keeps a copy asks by this version whether it is still the newest.
+const hash = createHash('sha256').update(JSON.stringify(library)).digest('hex').slice(0, 12);
+writeFileSync(join(root, 'generated/index.json'), JSON.stringify({ ...library, version: `${library.version}-${hash}` }));
 const { hosts, signs, conditions, interventions, checks } = library;
 console.log(
   `library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`,

@@ -33,7 +33,8 @@ function repeatedIds(library: Library): string[] {
   });
 }
 
-function brokenReferences(library: Library): string[] {
+/** References to entries that are not there, one sentence for each. */
+export function brokenReferences(library: Library): string[] {
   const ids = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
   const signs = ids(library.signs);
   const conditions = ids(library.conditions);

@@ -9,7 +9,8 @@ const enough = 0.5;
  *
  * @returns each pair once
  */
-export function inseparablePairs({ conditions, hosts, signs }: Library): [Condition, Condition][] {
+export function inseparablePairs({ conditions, hosts, ...library }: Library): [Condition, Condition][] {
+  const signs = new Map(library.signs.map((sign) => [sign.id, sign]));
   const hostsOf = new Map(
     conditions.map((one) => [one.id, new Set(hosts.filter((host) => susceptibility(one, host) !== 'unlisted').map(({ id }) => id))]),
   );

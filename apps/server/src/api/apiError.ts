@@ -16,7 +16,14 @@ export class ApiError extends Error {
 export const invalid = (issues: readonly z.core.$ZodIssue[]) => new ApiError(400, 'invalid', 'Some fields are not right.', { issues });
 
 /** A 400 for one field. */
-export const invalidField = (path: readonly (string | number)[], code: string, message: string) =>
-  new ApiError(400, 'invalid', message, { issues: [{ path, code, message }] });
+interface Issue {
+  readonly path: readonly (string | number)[];
+  readonly code: string;
+  readonly message: string;
+}
+
+export const invalidFields = (issues: readonly Issue[]) => new ApiError(400, 'invalid', issues[0]?.message ?? 'Not valid.', { issues });
+
+export const invalidField = (path: Issue['path'], code: string, message: string) => invalidFields([{ path, code, message }]);
 
 export const notFound = (what: string) => new ApiError(404, 'not-found', `${what} is not here.`);

@@ -204,6 +204,8 @@ async function withReferences<T>(subject: Subject, work: () => Promise<T>): Prom
     const rule = cause?.constraint ? referenceNames[cause.constraint] : undefined;
     if (cause?.code === '23503' && cause.table !== subject)
       throw new ApiError(409, 'in-use', 'Other records hang on this: take them back first.');
+    if (cause?.constraint === 'own_entries_once')
+      throw invalidField(['value', 'entry', 'id'], 'twice', 'This garden has an entry of its own for that already.');
     if (rule) throw invalidField(['value', rule.path], 'reference', rule.message);
     throw error;
   }

@@ -7,6 +7,7 @@ import type { Deps } from '../deps.js';
 import { personByEmail } from '../people/queries.js';
 import { latestChanges, recordsOf, undoChange, writeRecord } from './changeQueries.js';
 import { addGarden, addMember, gardenById, membersOf, updateGarden } from './gardenQueries.js';
+import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { writeOf } from './writeOf.js';
 
@@ -48,8 +49,9 @@ export function gardenRoutes(router: Router, deps: Deps): void {
     writeRecord(db, 'places', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
   );
 
-  serve(router, deps, endpoints.writePlanting, ({ params, body, access }) => {
-    requireEntry(deps.library.hosts, body.value.host, ['value', 'host']);
+  serve(router, deps, endpoints.writePlanting, async ({ params, body, access }) => {
+    const library = await gardenLibrary(deps, params.garden);
+    requireEntry(library.hosts, body.value.host, ['value', 'host']);
     return writeRecord(db, 'plantings', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 

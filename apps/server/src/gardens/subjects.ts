@@ -3,6 +3,7 @@ import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { cases } from '../cases/tables.js';
 import { chores } from '../chores/tables.js';
 import { applications } from '../log/tables.js';
+import { ownEntries } from '../library/tables.js';
 import { decisions } from '../plans/tables.js';
 import { looks } from '../recovery/tables.js';
 import { gaugings, rounds, stops, thresholds } from '../rounds/tables.js';
@@ -27,4 +28,5 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   gaugings,
   chores,
   thresholds,
+  ownEntries,
 };

@@ -5,6 +5,7 @@ import type { Deps } from '../deps.js';
 import { writeRecord } from '../gardens/changeQueries.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import { writeOf } from '../gardens/writeOf.js';
+import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 
 // A device may be a little ahead; further than this its clock is wrong.
@@ -35,8 +36,9 @@ export function roundRoutes(router: Router, deps: Deps): void {
 
   serve(router, deps, endpoints.writeStop, async ({ params, body, access }) => {
     const { value } = body;
-    value.signs.forEach((sign, i) => requireEntry(deps.library.signs, sign, ['value', 'signs', i]));
-    if (value.target) requireEntry(deps.library.conditions, value.target, ['value', 'target']);
+    const library = await gardenLibrary(deps, params.garden);
+    value.signs.forEach((sign, i) => requireEntry(library.signs, sign, ['value', 'signs', i]));
+    if (value.target) requireEntry(library.conditions, value.target, ['value', 'target']);
     const { instant, clockMended } = await mended(params.garden, value.lookedAt);
     const stop = { ...value, lookedAt: instant, clockMended };
     return writeRecord(deps.db, 'stops', params.record, body.version, stop, writeOf(deps, { params, body, access }));
@@ -48,8 +50,9 @@ export function roundRoutes(router: Router, deps: Deps): void {
     return writeRecord(deps.db, 'gaugings', params.record, body.version, gauging, writeOf(deps, { params, body, access }));
   });
 
-  serve(router, deps, endpoints.writeThreshold, ({ params, body, access }) => {
-    requireEntry(deps.library.conditions, body.value.condition, ['value', 'condition']);
+  serve(router, deps, endpoints.writeThreshold, async ({ params, body, access }) => {
+    const library = await gardenLibrary(deps, params.garden);
+    requireEntry(library.conditions, body.value.condition, ['value', 'condition']);
     return writeRecord(deps.db, 'thresholds', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 }

@@ -58,6 +58,16 @@ export const routes: Routes = [
       { path: 'round/:round/:planting', title: 'Stop', loadComponent: () => import('./rounds/stop-page').then((m) => m.StopPage) },
       { path: 'waiting', title: 'Waiting to be sent', loadComponent: () => import('./offline/waiting-page').then((m) => m.WaitingPage) },
       { path: 'library', title: 'Library', loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage) },
+      {
+        path: 'library/own',
+        title: 'Own knowledge',
+        loadComponent: () => import('./library/own-entries-page').then((m) => m.OwnEntriesPage),
+      },
+      {
+        path: 'library/own/:kind/:entry',
+        title: 'Own entry',
+        loadComponent: () => import('./library/own-entry-page').then((m) => m.OwnEntryPage),
+      },
       { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./library/entry-page').then((m) => m.EntryPage) },
       { path: 'log', title: 'Log', loadComponent: () => import('./log/log-page').then((m) => m.LogPage) },
       { path: 'log/new', title: 'Log an application', loadComponent: () => import('./log/log-form-page').then((m) => m.LogFormPage) },

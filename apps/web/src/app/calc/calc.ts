@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { effect, inject, Injectable, untracked } from '@angular/core';
 import type {
   DifferentialAnswer,
   DifferentialRequest,
@@ -24,6 +24,14 @@ export class Calc {
   readonly #library = inject(Library);
   #ready: Promise<Remote<CalcWorker>> | undefined;
 
+  constructor() {
+    // Entries of the garden's own come and go; what is asked after that is answered with them.
+    effect(() => {
+      const index = this.#library.index();
+      if (index && this.#ready) void untracked(() => this.#ready!.then((worker) => worker.learn(index)));
+    });
+  }
+
   readWords = async (text: string, host: string): Promise<TextReading> => (await this.#worker()).readWords(text, host);
   differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
   options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
@@ -42,9 +50,9 @@ export class Calc {
   }
 
   async #start(): Promise<Remote<CalcWorker>> {
-    const index = await this.#library.load();
+    await this.#library.load();
     const worker = wrap<CalcWorker>(createCalcWorker());
-    await worker.learn(index);
+    await worker.learn(this.#library.index()!);
     return worker;
   }
 }

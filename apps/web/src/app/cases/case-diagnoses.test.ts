@@ -7,10 +7,11 @@ test('the newest entry is what the case works with', () => {
   expect(workingConditions([first, { on: '2026-06-02', conditions: ['thrips', 'sun-scorch'], why: '' }])).toEqual(['thrips', 'sun-scorch']);
 });
 
-test('a second cause stays beside the first, a third takes the place of the second, and each can go', () => {
+test('a second and a third cause stay beside the first, a fourth takes the place of the third, and each can go', () => {
   expect(toggled([], 'a')).toEqual(['a']);
   expect(toggled(['a'], 'b')).toEqual(['a', 'b']);
-  expect(toggled(['a', 'b'], 'c')).toEqual(['a', 'c']);
+  expect(toggled(['a', 'b'], 'c')).toEqual(['a', 'b', 'c']);
+  expect(toggled(['a', 'b', 'c'], 'd')).toEqual(['a', 'b', 'd']);
   expect(toggled(['a', 'b'], 'a')).toEqual(['b']);
 });
 

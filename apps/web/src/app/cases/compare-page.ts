@@ -115,8 +115,8 @@ export class ComparePage {
   );
 
   readonly #signs = computed(() => {
-    const [first, second, index] = [this.first(), this.second(), this.library.index()];
-    return first && second && index ? separation(first, second, index.signs) : [];
+    const [first, second] = [this.first(), this.second()];
+    return first && second ? separation(first, second, this.library.signs()) : [];
   });
   protected readonly tellingSigns = computed(() =>
     this.#signs()

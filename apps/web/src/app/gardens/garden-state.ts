@@ -43,6 +43,7 @@ const inEachGarden: Readonly<Record<Subject, true>> = {
   gaugings: true,
   chores: true,
   thresholds: true,
+  ownEntries: true,
 };
 const subjects = Object.keys(inEachGarden) as Subject[];
 const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])) as unknown as Records;
@@ -108,6 +109,7 @@ export const gardenFeature = createFeature({
       selectGaugings: all('gaugings'),
       selectChores: all('chores'),
       selectThresholds: all('thresholds'),
+      selectOwnEntries: all('ownEntries'),
     };
   },
 });

@@ -17,7 +17,15 @@ import { SignEntry } from './sign-entry';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fn-page">
-      <p class="fn-small fn-no-print"><a [routerLink]="['/g', garden.summary().id, 'library']">Library</a></p>
+      <p class="fn-small fn-no-print">
+        <a [routerLink]="['/g', garden.summary().id, 'library']">Library</a>
+        @if (changeable()) {
+          · <a [routerLink]="['/g', garden.summary().id, 'library', 'own', kind(), entry()]">Change it for this garden</a>
+        }
+        @if (own()) {
+          · this garden’s own
+        }
+      </p>
       @if (!library.index()) {
         @if (library.failed(); as line) {
           <p class="fn-stop" role="alert">{{ line }}</p>
@@ -55,6 +63,12 @@ export class EntryPage {
   /** kind and id, from the address */
   readonly kind = input.required<EntryKind>();
   readonly entry = input.required<string>();
+  protected readonly changeable = computed(
+    () => this.garden.canWrite() && this.known() && ['conditions', 'signs', 'hosts'].includes(this.kind()),
+  );
+  protected readonly own = computed(() =>
+    this.garden.ownEntries().some((one) => one.kind === this.kind() && one.entry.id === this.entry() && !one.endedOn),
+  );
   protected readonly known = computed(
     () => entryKinds.includes(this.kind()) && this.library.index()?.[this.kind()].some(({ id }) => id === this.entry()),
   );

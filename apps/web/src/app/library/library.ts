@@ -1,8 +1,12 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Library as LibraryIndex } from '@field-nurse/library';
+import type { Library as LibraryIndex, OwnEntryFacts } from '@field-nurse/library';
+import { withOwnEntries } from '@field-nurse/library/own';
+import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
+import { gardenFeature } from '../gardens/garden-state';
+import { sameQuestion } from '../shared/keep-latest';
 
 type Loading =
   | { readonly status: 'waiting' }
@@ -13,12 +17,16 @@ type Loading =
 @Injectable({ providedIn: 'root' })
 export class Library {
   readonly #api = inject(Api);
+  readonly #ownEntries = inject(Store).selectSignal(gardenFeature.selectOwnEntries);
   readonly #loading = signal<Loading>({ status: 'waiting' });
   #request: Promise<LibraryIndex> | undefined;
 
+  /** entries of the open garden's own that count */
+  readonly #own = computed(() => this.#ownEntries().filter(({ endedOn }) => !endedOn) as OwnEntryFacts[], { equal: sameQuestion });
+  /** the reference library as the open garden sees it */
   readonly index = computed(() => {
     const state = this.#loading();
-    return state.status === 'loaded' ? state.index : undefined;
+    return state.status === 'loaded' ? withOwnEntries(state.index, this.#own()) : undefined;
   });
   readonly failed = computed(() => {
     const state = this.#loading();
@@ -35,7 +43,7 @@ export class Library {
     this.load().catch(() => {});
   }
 
-  /** The whole index; the same request serves all who ask. */
+  /** The whole reference library; the same request serves all who ask. */
   load(): Promise<LibraryIndex> {
     this.#request ??= firstValueFrom(this.#api.library<LibraryIndex>()).then(
       (index) => {

@@ -17,6 +17,7 @@ const subjectWords: Readonly<Record<string, string>> = {
   gaugings: 'A measured leaf',
   chores: 'A prevention check',
   thresholds: 'A level of your own',
+  ownEntries: 'A library entry of your own',
   photos: 'A photo',
 };
 

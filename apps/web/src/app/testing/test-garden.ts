@@ -128,5 +128,6 @@ export const contents: GardenContents = {
   stops: [],
   gaugings: [],
   chores: [],
+  ownEntries: [],
   thresholds: [],
 };

@@ -1,0 +1,72 @@
+import type { Condition, Host, Library as LibraryIndex, OwnKind, Sign } from '@field-nurse/library';
+
+/** An entry that is being written: of one of the kinds that a garden may have of its own. */
+export type Draft = Condition | Sign | Host;
+
+/** "Tide scorch, river side" → "tide-scorch-river-side" */
+export const idOf = (name: string): string =>
+  name
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+
+/** A new entry that begins as a copy of a known one; look-alikes stay behind, since they were told of the other. */
+export function draftFrom(known: Draft, name: string): Draft {
+  const { latin: _, eppo: __, ...rest } = known as Condition;
+  const fresh = { ...rest, id: idOf(name), name };
+  return ('lookalikes' in known ? { ...fresh, names: [], lookalikes: [], follows: [], carries: [] } : fresh) as Draft;
+}
+
+export type HostLevel = 'often' | 'sometimes' | 'seldom';
+
+/** The condition with a plant at a level, or no more on it. */
+export function withHost(condition: Condition, host: string, level: HostLevel | null): Condition {
+  const without = (list: readonly string[]) => list.filter((id) => id !== host);
+  const { often, sometimes, seldom } = condition.hosts;
+  const hosts = { often: without(often), sometimes: without(sometimes), seldom: without(seldom) };
+  return { ...condition, hosts: level ? { ...hosts, [level]: [...hosts[level], host] } : hosts };
+}
+
+/** The condition with a sign at a frequency, or without it. */
+export function withSign(condition: Condition, sign: string, frequency: Condition['signs'][string] | null): Condition {
+  const { [sign]: _, ...others } = condition.signs;
+  return { ...condition, signs: frequency ? { ...condition.signs, [sign]: frequency } : others };
+}
+
+/** One file of own entries, to be given to another garden. */
+export interface OwnFile {
+  readonly format: 'field-nurse-library';
+  readonly version: 1;
+  readonly entries: readonly {
+    readonly kind: OwnKind;
+    readonly entry: { readonly id: string; readonly name: string };
+    readonly why: string;
+  }[];
+}
+
+/**
+ * Read a file of own entries.
+ *
+ * @returns its entries, or a sentence that says what is wrong
+ */
+export function readOwnFile(text: string): OwnFile['entries'] | string {
+  let file: Partial<OwnFile>;
+  try {
+    file = JSON.parse(text) as Partial<OwnFile>;
+  } catch {
+    return 'This is not a JSON file.';
+  }
+  if (file?.format !== 'field-nurse-library' || file.version !== 1 || !Array.isArray(file.entries))
+    return 'This is not a file of library entries: it wants format “field-nurse-library”, version 1, and a list of entries.';
+  const kinds: readonly string[] = ['conditions', 'signs', 'hosts'];
+  const broken = file.entries.findIndex((one) => !kinds.includes(one?.kind) || typeof one.entry?.id !== 'string');
+  return broken < 0 ? file.entries : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
+}
+
+/** In which order entries must be written: a trouble may need the sign that stands after it. */
+export const writingOrder: readonly OwnKind[] = ['hosts', 'signs', 'conditions'];
+
+/** Entries of a kind, by name. */
+export const entriesOf = (index: LibraryIndex | undefined, kind: OwnKind): readonly Draft[] => index?.[kind] ?? [];
