@@ -107,7 +107,10 @@ test('a suspect that must be reported comes before everything, and closes the op
   await page.getByRole('link', { name: 'Apple', exact: true }).click();
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await words(page).fill('shoot tips black and bent like a crook, milky ooze from the bark');
-  await expect(page.getByRole('alert').filter({ hasText: 'Report it.' })).toContainText('call the plant-health authority');
+  const notice = page.getByRole('alert').filter({ hasText: 'Report it' });
+  await expect(notice).toContainText('Fire blight is possible');
+  await expect(notice).toContainText('Call the March Plant Watch office');
+  await expect(notice).toContainText('Don’t move plants');
   await page.getByRole('button', { name: 'Work with Fire blight' }).click();
   await page.getByRole('link', { name: 'See the options' }).click();
   await expect(page.getByRole('alert')).toContainText('Report it first.');
