@@ -80,6 +80,7 @@ const headings = {
   Prevention: 'Prevention walk',
   'Leaf gauge': 'Leaf gauge',
   Weather: 'Weather',
+  Library: 'Library',
   Settings: 'Settings',
 };
 

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { freePort } from '../scripts/lib/postgres.mjs';
 import { startServer } from '../scripts/lib/server.mjs';
-import { expectAccessible, goTo, newGarden } from './gardener';
+import { choose, expectAccessible, goTo, newGarden } from './gardener';
 
 // A full round in a garden of three plantings on a phone, without signal from the second stop on, and with the server killed and brought back.
 
@@ -108,6 +108,7 @@ test('a full round with the network cut halfway and the server killed', async ({
   await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP');
   await page.getByLabel('Take a photo').setInputFiles({ name: 'leaf.jpg', mimeType: 'image/jpeg', buffer: await photo() });
   await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible();
+  await choose(page, 'Count against the level of', 'Cabbage white caterpillars');
   await page.getByRole('button', { name: 'Clean plant' }).click();
   await page.getByRole('button', { name: 'Has it' }).click();
   await expect(page.getByText('2 looked at: 50 % of plants')).toBeVisible();

@@ -27,6 +27,10 @@ const setsWeighed = 48;
 const signsWeighed = 4;
 // A sign whose chance varies less than this between the sets (as a variance) tells nothing.
 const leastSpread = 1e-5;
+// A look that changes the plan is worth more than one that only firms it: one chance in ten to do so counts as this many tenths of a bit.
+const gainBits = 8;
+// Turning to another look takes a moment by itself.
+const minutesBetween = 1;
 const harmMinutes = { none: 0, slight: 3, plant: 8 } as const;
 
 /**
@@ -62,7 +66,8 @@ export function nextLooks(
   return { looks, lead: doubt.lead };
 }
 
-const worth = ({ check, look }: { check: CheckFacts; look: NextLook }) => look.bits / (check.minutes + harmMinutes[check.harm]);
+const worth = ({ check, look }: { check: CheckFacts; look: NextLook }) =>
+  (look.bits + gainBits * look.gain) / (check.minutes + minutesBetween + harmMinutes[check.harm]);
 
 /** Belief over sets of causes, and which of the possible decisions each set leads to. */
 interface Doubt {

@@ -21,7 +21,7 @@ const waitingWeight = 0.2;
 // Turning to another look takes a moment by itself.
 const minutesBetween = 0.5;
 const mostChecks = 4;
-const mostFeared = 5;
+const mostFeared = 12;
 
 /**
  * Where to look on a round: which checks find most of what may be there for the minutes that they take, and on which parts it shows.

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, resource } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
+import type { Planting } from '@field-nurse/contract';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -49,6 +50,13 @@ export class SheetPage {
   protected readonly chance = chanceWord;
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly long = longDay;
+
+  protected readonly names = (findings: readonly { readonly sign: string }[]) =>
+    findings.length > 0 ? `${findings.map(({ sign }) => this.library.signName(sign)).join('; ')}.` : '';
+  protected readonly reasons = (evidence: readonly { readonly sign: string; readonly state: string }[]) =>
+    evidence.map(({ sign, state }) => `${state === 'absent' ? 'no ' : ''}${this.library.signName(sign)}`).join('; ');
+  protected readonly plantLine = ({ host, cultivar, plants }: Planting) =>
+    `${[this.library.hostName(host), cultivar].filter(Boolean).join(' ')}, ${plants} ${plants === 1 ? 'plant' : 'plants'}`;
 
   protected print(): void {
     window.print();
