@@ -95,6 +95,7 @@ export class CasePage {
   readonly #question = computed(() => this.#differentialRequest(), { equal: sameQuestion });
   readonly #differential = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.differential(params) });
   protected readonly answer = keepLatest(this.case, () => (this.#differential.hasValue() ? this.#differential.value() : undefined));
+  protected readonly weighing = computed(() => this.reading.isLoading() || this.#differential.isLoading());
   protected readonly failed = computed(() => this.#differential.error()?.message ?? this.reading.error()?.message);
 
   /** a cause that is asked about by name */
