@@ -25,7 +25,7 @@ const pictures = [
   { name: 'ground', path: 'ground' },
   { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
-  { name: 'planting', cause: 'Spider mite', planting: true },
+  { name: 'compare', cause: 'Thrips', tab: '/compare/thrips/spider-mite' },
   { name: 'cases', path: 'cases' },
   { name: 'case', cause: 'Soft scale' },
   { name: 'case-phone', cause: 'Soft scale', size: phone },
@@ -35,7 +35,8 @@ const pictures = [
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
   { name: 'weather', path: 'weather', look: 'dark' },
-  { name: 'settings', path: 'settings' },
+  { name: 'library', path: 'library' },
+  { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
 
 await buildAll();
@@ -94,7 +95,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', planting = false, size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -102,7 +103,6 @@ async function show(page, garden, { path, cause, tab = '', planting = false, siz
     await page.getByRole('link', { name: cause, exact: true }).first().click();
     await page.waitForURL(/\/cases\/[^/]+$/);
     if (tab) await page.goto(page.url() + tab);
-    if (planting) await page.locator('fn-planting-title a').first().click();
   }
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');

@@ -92,15 +92,17 @@ const told: readonly Story[] = [
 const ask = ([host, setting, month, text]: Story) => answerDifferential(library, { host, setting, month, text });
 const rankOf = (story: Story) => ask(story).ranked.findIndex(({ condition }) => condition === story[4]);
 
-test.each(told)('%s, %s, month %i: “%s” is %s', (...story) => {
+test.each(stories)('%s, %s, month %i: “%s” is %s', (...story) => {
   const rank = rankOf(story);
   expect(rank).toBeGreaterThanOrEqual(0);
   expect(rank).toBeLessThan(3);
 });
 
-test('nine stories of ten have their cause in the first place', () => {
-  const first = told.filter((story) => rankOf(story) === 0);
-  expect(first.length / told.length).toBeGreaterThanOrEqual(0.9);
+test('nineteen descriptions of twenty have their cause among the first three, nine of ten in the first place', () => {
+  const ranks = told.map(rankOf);
+  const share = (places: number) => ranks.filter((rank) => rank >= 0 && rank < places).length / told.length;
+  expect(share(1)).toBeGreaterThanOrEqual(0.9);
+  expect(share(3)).toBeGreaterThanOrEqual(0.95);
 });
 
 // The words that a gardener would use for a condition's two most telling signs, one after the other.

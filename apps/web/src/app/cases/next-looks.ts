@@ -40,7 +40,7 @@ const shown = 3;
               <div class="shows">
                 @for (sign of look.reveals; track sign) {
                   @if (library.signs().get(sign); as one) {
-                    <div class="answer">
+                    <div class="answer" role="group" [attr.aria-label]="one.name">
                       <fn-drawing [organ]="one.drawing.organ" [mark]="one.drawing.mark" [leaf]="leaf()" />
                       <span class="fn-small">{{ one.name }}</span>
                       @if (!readonly()) {
