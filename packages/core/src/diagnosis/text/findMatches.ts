@@ -15,7 +15,7 @@ const slack = 3;
 // Words of one sign count together within this many content words.
 const window = 7;
 // What words that make no phrase must weigh together to count as a reading, and how much less they then count than a phrase.
-const enoughWeight = 6.5;
+const enoughWeight = 7;
 const looseShare = 0.55;
 
 // A sign that nothing on this host shows is the less likely meaning of doubtful words.
