@@ -21,6 +21,7 @@ async function openCase(page: Page, host: string): Promise<void> {
   await page.getByRole('button', { name: 'Save the planting' }).click();
   await page.getByRole('region', { name: 'Bed' }).getByRole('link').nth(1).click();
   await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.waitForURL(/\/cases\//);
 }
 
 test('two causes and a beetle that came after one of them are told apart by the next looks alone', async ({ page }) => {

@@ -89,10 +89,17 @@ const told: readonly Story[] = [
   ...descriptions.map(({ host, setting, month, words, cause }): Story => [host, setting, month, words, cause]),
 ];
 
-const ask = ([host, setting, month, text]: Story) => answerDifferential(library, { host, setting, month, text });
+// Each is asked once, however many tests look at the answer.
+const answers = new Map<Story, ReturnType<typeof answerDifferential>>();
+const ask = (story: Story) => {
+  const [host, setting, month, text] = story;
+  const answer = answers.get(story) ?? answerDifferential(library, { host, setting, month, text });
+  answers.set(story, answer);
+  return answer;
+};
 const rankOf = (story: Story) => ask(story).ranked.findIndex(({ condition }) => condition === story[4]);
 
-test.each(stories)('%s, %s, month %i: “%s” is %s', (...story) => {
+test.each(stories.map((story) => [story[3], story[4], story] as const))('“%s” is %s', (_words, _cause, story) => {
   const rank = rankOf(story);
   expect(rank).toBeGreaterThanOrEqual(0);
   expect(rank).toBeLessThan(3);
