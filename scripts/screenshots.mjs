@@ -21,7 +21,6 @@ const folder = join(root, 'docs/screenshots');
 /** Each picture: its name, the way to it from the demo garden's Today, and what it needs. */
 const pictures = [
   { name: 'today', path: 'today' },
-  { name: 'today-phone', path: 'today', size: phone },
   { name: 'ground', path: 'ground' },
   { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
