@@ -1,4 +1,6 @@
-import type { Circumstances, ClinicTest, ConditionFacts, Finding, Sighting } from './knowledge.js';
+import { likelihoodRatio } from './clinicTest.js';
+import type { ClinicTest } from './clinicTest.js';
+import type { Circumstances, ConditionFacts, Finding, Sighting } from './knowledge.js';
 import { priorLogOdds, susceptibility } from './prior.js';
 import type { PriorFactor } from './prior.js';
 
@@ -36,7 +38,7 @@ export function candidateOf(condition: ConditionFacts, circumstances: Circumstan
   return { condition, priorLogOdds: logOdds, factors };
 }
 
-/** Odds times the likelihood ratio of each test: sensitivity / (1 − specificity) for a positive, (1 − sensitivity) / specificity for a negative. */
+/** Odds times the likelihood ratio of each test. */
 function withTests(candidates: readonly Candidate[], tests: readonly ClinicTest[]): Candidate[] {
   return candidates.map((candidate) => {
     const own = tests.filter(({ condition }) => condition === candidate.condition.id);
@@ -48,14 +50,6 @@ function withTests(candidates: readonly Candidate[], tests: readonly ClinicTest[
       factors: [...candidate.factors, { code: 'clinic', factor }],
     };
   });
-}
-
-// No test is so good that its word is final.
-const surest = 0.9999;
-
-function likelihoodRatio({ result, sensitivity, specificity }: ClinicTest): number {
-  const [hit, clear] = [Math.min(sensitivity, surest), Math.min(specificity, surest)];
-  return result === 'positive' ? hit / (1 - clear) : (1 - hit) / clear;
 }
 
 /**

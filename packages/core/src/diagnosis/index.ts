@@ -11,6 +11,8 @@ export type { NextLook } from './nextLooks.js';
 export { logLikelihood, seenGiven } from './noisyOr.js';
 export { candidatesFor } from './candidates.js';
 export type { Candidate } from './candidates.js';
+export { chanceAfter } from './clinicTest.js';
+export type { ClinicTest } from './clinicTest.js';
 export { posterior } from './posterior.js';
 export type { CauseSet, Posterior } from './posterior.js';
 export { relationsAmong } from './relations.js';
@@ -36,7 +38,6 @@ export type { Reading, TextReading } from './text/readText.js';
 export type {
   CheckFacts,
   Circumstances,
-  ClinicTest,
   ConditionFacts,
   Finding,
   Frequency,

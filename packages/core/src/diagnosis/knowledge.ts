@@ -1,3 +1,4 @@
+import type { ClinicTest } from './clinicTest.js';
 import type { LanguageFacts } from './text/language.js';
 
 /** How often a sign is seen where a condition is at work. */
@@ -87,16 +88,6 @@ export interface Circumstances {
   readonly nearby?: readonly Neighbour[] | undefined;
   /** what a plant clinic found */
   readonly tests?: readonly ClinicTest[] | undefined;
-}
-
-/** One test of a plant clinic for one condition, with its quality. */
-export interface ClinicTest {
-  readonly condition: string;
-  readonly result: 'positive' | 'negative';
-  /** chance of a positive where the condition is at work, 0 to 1 */
-  readonly sensitivity: number;
-  /** chance of a negative where it is not, 0 to 1 */
-  readonly specificity: number;
 }
 
 /** Confirmed cases of one condition on one host. */
