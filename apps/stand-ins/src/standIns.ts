@@ -1,5 +1,6 @@
 import Router from '@koa/router';
 import Koa from 'koa';
+import { plantClinicRoutes } from './plantClinic/routes.js';
 import { weatherStationRoutes } from './weatherStation/routes.js';
 
 /** The simulated outside world: small services that a garden would otherwise reach over the net. */
@@ -10,6 +11,7 @@ export function createStandIns(): Koa {
     ctx.body = { status: 'ok' };
   });
   weatherStationRoutes(router);
+  plantClinicRoutes(router);
   app.use(router.routes());
   return app;
 }

@@ -1,5 +1,6 @@
 import type Router from '@koa/router';
 import { z } from 'zod';
+import { turnAwaySome } from '../turnAway.js';
 import { forecast, observations } from './records.js';
 
 /** The one station of the stand-in, on the invented river. */
@@ -8,7 +9,6 @@ export const station = { id: 'osier-weir', name: 'Osier weir', simulated: true }
 const instant = z.iso.datetime({ offset: true }).transform((text) => Date.parse(text));
 const longestMs = 62 * 24 * 3_600_000;
 const seed = 1807;
-const tooBusyEvery = 5;
 
 const asked = z.strictObject({ from: instant, to: instant, as_of: instant }).refine(({ from, to }) => to > from && to - from <= longestMs, {
   error: 'from comes before to, 62 days at most',
@@ -19,14 +19,7 @@ const asked = z.strictObject({ from: instant, to: instant, as_of: instant }).ref
  * request is turned away, as it happens with the real ones.
  */
 export function weatherStationRoutes(router: Router): void {
-  let requests = 0;
-  router.use('/stations', async (ctx, next) => {
-    requests++;
-    if (requests % tooBusyEvery !== 0) return next();
-    ctx.status = 503;
-    ctx.set('Retry-After', '1');
-    ctx.body = { fault: 'busy' };
-  });
+  turnAwaySome(router, '/stations');
 
   router.get('/stations', (ctx) => {
     ctx.body = { stations: [station] };
