@@ -34,9 +34,10 @@ const stop = async (code) => {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
 
 try {
-  // A weather service of your own goes before the simulated one.
-  if (!process.env.WEATHER_STATIONS_URL) standIns = await startStandIns(await freePort());
-  const { env } = standIns ?? {};
+  standIns = await startStandIns(await freePort());
+  // Services of your own go before the simulated ones.
+  const own = ['WEATHER_STATIONS_URL', 'CLINICS_URL'].filter((name) => process.env[name]).map((name) => [name, process.env[name]]);
+  const env = { ...standIns.env, ...Object.fromEntries(own) };
   if (withDemo) loadDemo(cluster.url, env);
   server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder), env });
   console.log(`\nField Nurse is at ${server.url}`);

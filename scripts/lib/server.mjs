@@ -22,7 +22,7 @@ export async function startStandIns(port) {
   const child = startNode('stand-ins/main.mjs', { STAND_INS_PORT: String(port) });
   const url = `http://127.0.0.1:${port}`;
   await untilItAnswers(child, `${url}/health`, 'The stand-ins');
-  return { child, ended: endOf(child), env: { WEATHER_STATIONS_URL: url } };
+  return { child, ended: endOf(child), env: { WEATHER_STATIONS_URL: url, CLINICS_URL: url } };
 }
 
 /** Start the built server and wait until it answers. */

@@ -8,6 +8,7 @@ import { healthRoutes } from './api/health.js';
 import { calcLimiter } from './calc/limiter.js';
 import { calcRoutes } from './calc/routes.js';
 import { caseRoutes } from './cases/routes.js';
+import { clinicRoutes } from './clinic/routes.js';
 import { choreRoutes } from './chores/routes.js';
 import type { Deps } from './deps.js';
 import { gardenRoutes } from './gardens/routes.js';
@@ -62,6 +63,7 @@ export function createApp(deps: Deps): Koa {
   peopleRoutes(router, deps);
   gardenRoutes(router, deps);
   caseRoutes(router, deps);
+  clinicRoutes(router, deps);
   planRoutes(router, deps);
   logRoutes(router, deps);
   recoveryRoutes(router, deps);

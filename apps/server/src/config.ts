@@ -11,6 +11,7 @@ const schema = z.object({
   SECURE_COOKIES: z.enum(['true', 'false']).default('false'),
   OPEN_CALC: z.enum(['true', 'false']).optional(),
   WEATHER_STATIONS_URL: z.url().optional(),
+  CLINICS_URL: z.url().optional(),
   SIGN_IN_TRIES: z.coerce.number().int().min(1).max(10_000).default(10),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug']).default('info'),
 });

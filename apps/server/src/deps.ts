@@ -2,6 +2,7 @@ import type { Library } from '@field-nurse/library';
 import type { Logger } from 'pino';
 import type { Pool } from 'pg';
 import type { Db } from './db/client.js';
+import type { Clinics } from './clinic/clinics.js';
 import type { Stations } from './weather/stations.js';
 
 /** All that the server takes from outside. */
@@ -17,6 +18,8 @@ export interface Deps {
   readonly webFolder?: string;
   /** the weather outside */
   readonly stations: Stations;
+  /** the plant clinics that can be asked over the net */
+  readonly clinics: Clinics;
   /** cookies over https only */
   readonly secureCookies: boolean;
   /** where true, the calculations need no sign-in */

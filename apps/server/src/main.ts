@@ -3,11 +3,12 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { createApp } from './app.js';
+import { clinicsOver, noClinics } from './clinic/clinics.js';
 import { isLoopback, readConfig } from './config.js';
 import { openDb, openPool } from './db/client.js';
 import { migrateDatabase } from './db/migrate.js';
 import type { Deps } from './deps.js';
-import { startWeatherJobs } from './weather/jobs.js';
+import { startJobs } from './jobs.js';
 import { noStations, stationsOver } from './weather/stations.js';
 
 const config = readConfig(process.env);
@@ -25,9 +26,10 @@ const deps: Deps = {
   secureCookies: config.SECURE_COOKIES === 'true',
   openCalc: config.OPEN_CALC === undefined ? isLoopback(config.HOST) : config.OPEN_CALC === 'true',
   signInTries: config.SIGN_IN_TRIES,
+  clinics: config.CLINICS_URL ? clinicsOver(config.CLINICS_URL) : noClinics,
   stations: config.WEATHER_STATIONS_URL ? stationsOver(config.WEATHER_STATIONS_URL) : noStations,
 };
-const jobs = await startWeatherJobs(deps);
+const jobs = await startJobs(deps);
 const server = createServer(createApp(deps).callback());
 server.listen(config.PORT, config.HOST, () => log.info(`listening on http://${config.HOST}:${config.PORT}`));
 

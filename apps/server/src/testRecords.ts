@@ -87,6 +87,20 @@ export const look = (caseId: string, plantingId: string): Written<'looks'> => ({
   note: '',
 });
 
+export const sample = (caseId: string): Written<'clinicSamples'> => ({
+  caseId,
+  clinic: 'reedbank',
+  clinicName: 'Reedbank plant clinic',
+  material: 'leaves',
+  testFor: ['late-blight'],
+  registeredOn: '2026-07-11',
+  packed: [],
+  sentOn: null,
+  results: [],
+  reportedOn: null,
+  note: '',
+});
+
 export const trap = (placeId: string): Written<'traps'> => ({
   placeId,
   name: 'Card by the door',

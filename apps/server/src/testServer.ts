@@ -10,6 +10,8 @@ import { createApp } from './app';
 import { openDb, openPool } from './db/client';
 import { migrateDatabase } from './db/migrate';
 import { ApiClient } from './demo/apiClient';
+import { noClinics } from './clinic/clinics';
+import type { Clinics } from './clinic/clinics';
 import { noStations } from './weather/stations';
 import type { Stations } from './weather/stations';
 import { fresh, settings } from './testRecords';
@@ -21,7 +23,8 @@ export async function startTestServer({
   signInTries = 100,
   webFolder,
   stations = noStations,
-}: { signInTries?: number; webFolder?: string; stations?: Stations } = {}) {
+  clinics = noClinics,
+}: { signInTries?: number; webFolder?: string; stations?: Stations; clinics?: Clinics } = {}) {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('Set TEST_DATABASE_URL; npm test does.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -43,12 +46,14 @@ export async function startTestServer({
     openCalc: true,
     signInTries,
     stations,
+    clinics,
     ...(webFolder && { webFolder }),
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
     pool,
+    library,
     address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     stop: async () => {
       server.closeAllConnections();

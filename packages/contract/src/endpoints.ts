@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import * as access from './access.js';
 import * as calc from './calc.js';
+import { clinicOffer, clinicReport } from './clinic.js';
 import { gardenSettings, storedRecords, subject, writtenRecords } from './records.js';
 import type { Subject } from './records.js';
 import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from './weather.js';
@@ -134,6 +135,7 @@ export const endpoints = {
   writeChore: write('chores'),
   writeThreshold: write('thresholds'),
   writeOwnEntry: write('ownEntries'),
+  writeClinicSample: write('clinicSamples'),
   writePhoto: define({
     method: 'put',
     path: '/api/v1/gardens/{garden}/photos/{photo}',
@@ -202,6 +204,30 @@ export const endpoints = {
     summary: 'Weather stations that a garden can be read from',
     access: 'person',
     answer: z.array(z.object({ id: entry, name: z.string(), simulated: z.boolean() })),
+  }),
+  clinics: define({
+    method: 'get',
+    path: '/api/v1/clinics',
+    summary: 'Plant clinics that can be asked over the net, with their tests and packing lists',
+    access: 'person',
+    answer: z.array(clinicOffer),
+  }),
+  clinicReports: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/clinic-reports',
+    summary: 'How the samples stand with their clinics, as they were last heard',
+    access: 'garden-read',
+    params: gardenParams,
+    answer: z.array(clinicReport),
+  }),
+  askClinics: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/clinic-reports',
+    summary: 'Ask the clinics now how the samples stand',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({}),
+    answer: z.array(clinicReport),
   }),
   changes: define({
     method: 'get',

@@ -24,6 +24,7 @@ export type {
   CaseFinding,
   Catch,
   Chore,
+  ClinicSample,
   Decision,
   GardenSettings,
   Gauging,
@@ -47,6 +48,10 @@ export type { Shape } from './shapes.js';
 // People, sessions, gardens
 export { errorAnswer, gardenContents, gardenSummary, member, person, sessionAnswer, signInRequest, signUpRequest } from './access.js';
 export type { Change, ErrorAnswer, GardenContents, GardenSummary, Member, Person, Session } from './access.js';
+
+// Plant clinics
+export { clinicOffer, clinicReport, clinicResult, clinicSample, sampleMaterial } from './clinic.js';
+export type { ClinicOffer, ClinicReport, ClinicResult, SampleMaterial } from './clinic.js';
 
 // Calculations
 export {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { clinicSample } from './clinic.js';
 import { chore, clockMended, gauging, ownEntry, ownThreshold, round, stop, trap, trapCatch } from './roundRecords.js';
 import { shape } from './shapes.js';
 import {
@@ -159,6 +160,7 @@ export const storedRecords = {
   chores: stored(chore),
   thresholds: stored(ownThreshold),
   ownEntries: stored(ownEntry),
+  clinicSamples: stored(clinicSample),
 } as const;
 
 /** What is written for each subject. */
@@ -177,6 +179,7 @@ export const writtenRecords = {
   chores: chore,
   thresholds: ownThreshold,
   ownEntries: ownEntry,
+  clinicSamples: clinicSample,
 } as const;
 
 export const subject = z.enum(Object.keys(writtenRecords) as [keyof typeof writtenRecords]);
@@ -198,5 +201,6 @@ export type Gauging = z.infer<typeof storedRecords.gaugings>;
 export type Chore = z.infer<typeof storedRecords.chores>;
 export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
 export type OwnEntry = z.infer<typeof storedRecords.ownEntries>;
+export type ClinicSample = z.infer<typeof storedRecords.clinicSamples>;
 export type Stored<S extends Subject> = z.infer<(typeof storedRecords)[S]>;
 export type Written<S extends Subject> = z.input<(typeof writtenRecords)[S]>;

@@ -1,4 +1,4 @@
-import type { Subject, Written } from '@field-nurse/contract';
+import type { ClinicOffer, Subject, Written } from '@field-nurse/contract';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { addDays } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
@@ -43,7 +43,8 @@ export async function fillGarden(client: ApiClient, library: Library, fixClock: 
     };
     plantingIds.set(key, await write('plantings', planting));
   }
-  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, write);
+  const [clinic] = await client.send<ClinicOffer[]>('get', '/api/v1/clinics');
+  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, write);
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
   await fillChores(library, placeIds, write);
@@ -54,7 +55,7 @@ export async function fillGarden(client: ApiClient, library: Library, fixClock: 
 
 type Write = <S extends Subject>(subject: S, value: Written<S>) => Promise<string>;
 
-async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): Promise<void> {
+async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOffer | undefined, write: Write): Promise<void> {
   const caseId = await write('cases', {
     plantingId,
     openedOn: sketch.opened,
@@ -94,6 +95,21 @@ async function fillCase(sketch: CaseSketch, plantingId: string, write: Write): P
       windKmh: one.windKmh ?? null,
       sky: one.sky ?? '',
       why: one.why,
+    });
+  // Without a clinic that can be asked there are no samples.
+  if (clinic && sketch.sample)
+    await write('clinicSamples', {
+      caseId,
+      clinic: clinic.id,
+      clinicName: clinic.name,
+      material: sketch.sample.material,
+      testFor: [...sketch.sample.for],
+      registeredOn: sketch.sample.registered,
+      packed: clinic.packing[sketch.sample.material]!.map(({ id }) => id),
+      sentOn: sketch.sample.sent,
+      results: [],
+      reportedOn: null,
+      note: '',
     });
   for (const { on, severity, count = null, growth, next = null, note = '' } of sketch.looks ?? [])
     await write('looks', { caseId, plantingId, lookedOn: on, severity, count, newGrowth: growth, nextLookOn: next, note });

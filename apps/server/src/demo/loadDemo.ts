@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from '../app.js';
+import { clinicsOver, noClinics } from '../clinic/clinics.js';
 import { openDb, openPool } from '../db/client.js';
 import { migrateDatabase } from '../db/migrate.js';
 import { gardens } from '../gardens/tables.js';
@@ -34,6 +35,7 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
     openCalc: true,
     signInTries: 50,
     stations,
+    clinics: CLINICS_URL ? clinicsOver(CLINICS_URL) : noClinics,
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
@@ -54,6 +56,6 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
   }
 }
 
-const { DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE, WEATHER_STATIONS_URL } = process.env;
+const { DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE, WEATHER_STATIONS_URL, CLINICS_URL } = process.env;
 if (!DATABASE_URL || !MIGRATIONS_FOLDER || !LIBRARY_FILE) throw new Error('Set DATABASE_URL, MIGRATIONS_FOLDER and LIBRARY_FILE.');
 await loadDemo(DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE);

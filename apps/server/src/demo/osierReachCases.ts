@@ -28,6 +28,8 @@ export interface CaseSketch {
     sky?: string;
     why: string;
   }[];
+  /** sent to the plant clinic */
+  readonly sample?: { registered: string; sent: string; for: readonly string[]; material: Written<'clinicSamples'>['material'] };
   readonly looks?: readonly {
     on: string;
     severity: number;
@@ -161,6 +163,7 @@ export const demoCases: readonly CaseSketch[] = [
     opened: '2026-07-13',
     words: 'the same blotches; untreated row',
     found: [['wet-dark-blotches'], ['white-fringe-under-blotch']],
+    sample: { registered: '2026-07-14', sent: '2026-07-14', for: ['late-blight'], material: 'leaves' },
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
     decided: [{ on: '2026-07-13', option: 'watch', lookAgain: '2026-07-16', note: 'Trial row: haulm is cut at ten percent.' }],
     looks: [
@@ -213,6 +216,7 @@ export const demoCases: readonly CaseSketch[] = [
       ['leaf-stippling', 'absent'],
       ['yellow-between-veins-new', 'absent'],
     ],
+    sample: { registered: '2026-07-06', sent: '2026-07-06', for: ['magnesium-shortage'], material: 'leaves' },
     taken: [{ on: '2026-07-06', for: ['magnesium-shortage'] }],
     decided: [{ on: '2026-07-06', option: 'magnesium-feed', lookAgain: '2026-07-16' }],
     applied: [

@@ -1,6 +1,6 @@
 import type { Change, Stored, Subject } from '@field-nurse/contract';
 import { storedRecords } from '@field-nurse/contract';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, getTableName } from 'drizzle-orm';
 import { ApiError, invalidField, notFound } from '../api/apiError.js';
 import type { Db } from '../db/client.js';
 import { people } from '../people/tables.js';
@@ -188,6 +188,9 @@ const referenceNames: Readonly<Record<string, { path: string; message: string }>
   stops_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
   stops_case: { path: 'caseId', message: 'This case is not in the garden.' },
   gaugings_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
+  clinic_samples_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  clinic_samples_sent: { path: 'sentOn', message: 'It cannot be sent before it was registered.' },
+  clinic_samples_reported: { path: 'reportedOn', message: 'No result comes before it was registered.' },
   chores_place: { path: 'placeId', message: 'This place is not in the garden.' },
   plantings_rows: { path: 'rows', message: 'There can be no more rows than plants.' },
   plantings_ended: { path: 'endedOn', message: 'It cannot end before it was planted.' },
@@ -202,7 +205,7 @@ async function withReferences<T>(subject: Subject, work: () => Promise<T>): Prom
   } catch (error) {
     const cause = (error as Error).cause as { code?: string; constraint?: string; table?: string } | undefined;
     const rule = cause?.constraint ? referenceNames[cause.constraint] : undefined;
-    if (cause?.code === '23503' && cause.table !== subject)
+    if (cause?.code === '23503' && cause.table !== getTableName(subjectTables[subject]))
       throw new ApiError(409, 'in-use', 'Other records hang on this: take them back first.');
     if (cause?.constraint === 'own_entries_once')
       throw invalidField(['value', 'entry', 'id'], 'twice', 'This garden has an entry of its own for that already.');

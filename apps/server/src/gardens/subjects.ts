@@ -1,6 +1,7 @@
 import type { Subject } from '@field-nurse/contract';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { cases } from '../cases/tables.js';
+import { clinicSamples } from '../clinic/tables.js';
 import { chores } from '../chores/tables.js';
 import { applications } from '../log/tables.js';
 import { ownEntries } from '../library/tables.js';
@@ -29,4 +30,5 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   chores,
   thresholds,
   ownEntries,
+  clinicSamples,
 };

@@ -6,7 +6,8 @@ import { openDb } from '../db/client';
 import { settings } from '../testRecords';
 import { startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
-import { startWeatherJobs } from './jobs';
+import { noClinics } from '../clinic/clinics';
+import { startJobs } from '../jobs';
 import { StationFault } from './stations';
 import type { Stations } from './stations';
 
@@ -34,6 +35,16 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => server.stop());
 
+const depsOf = () => ({
+  pool: server.pool,
+  db: openDb(server.pool),
+  library: server.library,
+  stations,
+  clinics: noClinics,
+  now: () => now,
+  log: pino({ level: 'silent' }),
+});
+
 async function until<T>(look: () => Promise<T | undefined>): Promise<T> {
   for (let tries = 0; tries < 200; tries++) {
     const found = await look();
@@ -45,8 +56,8 @@ async function until<T>(look: () => Promise<T | undefined>): Promise<T> {
 
 test('a garden with a station is read by itself; a reading that failed stands in the queue and is tried again', async () => {
   await garden.owner.send('put', `/api/v1/gardens/${garden.garden}`, { ...settings, weatherStation: 'weir' });
-  const deps = { pool: server.pool, db: openDb(server.pool), stations, now: () => now, log: pino({ level: 'silent' }) };
-  const runner = await startWeatherJobs(deps);
+  const deps = depsOf();
+  const runner = await startJobs(deps);
   try {
     const weather = () =>
       garden.viewer.send<WeatherAnswer>(
@@ -70,8 +81,8 @@ test('a garden with a station is read by itself; a reading that failed stands in
 }, 30_000);
 
 test('a second server over the same queue starts beside the first, and both stop', async () => {
-  const deps = { pool: server.pool, db: openDb(server.pool), stations, now: () => now, log: pino({ level: 'silent' }) };
-  const runners = [await startWeatherJobs(deps), await startWeatherJobs(deps)];
+  const deps = depsOf();
+  const runners = [await startJobs(deps), await startJobs(deps)];
   await Promise.all(runners.map((runner) => runner.stop()));
   const { rows } = await server.pool.query<{ count: string }>(`select count(*) from weather_sources where kind = 'station'`);
   expect(rows[0]!.count).toBe('1');

@@ -1,6 +1,7 @@
 import type { WeatherHour } from '@field-nurse/core/timing';
-import pRetry, { AbortError } from 'p-retry';
 import { z } from 'zod';
+import { askOutside } from '../api/askOutside.js';
+import type { Patience } from '../api/askOutside.js';
 
 /** A station that can be read. */
 export interface Station {
@@ -41,20 +42,12 @@ export const noStations: Stations = {
   forecast: () => Promise.reject(new StationFault('No weather station is set up on this server.')),
 };
 
-/**
- * Stations over HTTP. What fails for a moment (no answer, 429, 5xx) is asked for again, twice, after a short and then a longer wait.
- *
- * @param waitMs - before the first new try; doubled for the next
- */
-export function stationsOver(address: string, { waitMs = 400, timeoutMs = 5000 } = {}): Stations {
-  const ask = async <T>(path: string, query: Readonly<Record<string, string>>, schema: z.ZodType<T>): Promise<T> => {
-    const url = `${address}${path}?${new URLSearchParams(query)}`;
-    try {
-      return await pRetry(() => askOnce(url, schema, timeoutMs), { retries: 2, minTimeout: waitMs, factor: 2 });
-    } catch (cause) {
+/** Stations over HTTP. */
+export function stationsOver(address: string, patience: Patience = {}): Stations {
+  const ask = <T>(path: string, query: Readonly<Record<string, string>>, schema: z.ZodType<T>): Promise<T> =>
+    askOutside(`${address}${path}?${new URLSearchParams(query)}`, schema, patience).catch((cause: unknown) => {
       throw new StationFault('The weather station does not answer.', { cause });
-    }
-  };
+    });
   return {
     list: async () => {
       const schema = z.object({ stations: z.array(z.object({ id: z.string(), name: z.string(), simulated: z.boolean() })) });
@@ -70,17 +63,6 @@ export function stationsOver(address: string, { waitMs = 400, timeoutMs = 5000 }
       return { issuedAt: issued, hours: hours.map(toHour) };
     },
   };
-}
-
-async function askOnce<T>(url: string, schema: z.ZodType<T>, timeoutMs: number): Promise<T> {
-  const answer = await fetch(url, { signal: AbortSignal.timeout(timeoutMs) }).catch((cause: unknown) => {
-    throw new Error('no answer', { cause });
-  });
-  if (answer.status === 429 || answer.status >= 500) throw new Error(`answered with ${answer.status}`);
-  if (!answer.ok) throw new AbortError(`refused with ${answer.status}`);
-  const result = schema.safeParse(await answer.json().catch(() => undefined));
-  if (!result.success) throw new AbortError('answered in a form that can not be read');
-  return result.data;
 }
 
 const toHour = (record: z.infer<typeof records>[number]): WeatherHour => ({
