@@ -47,6 +47,7 @@ export const routes: Routes = [
         loadComponent: () => import('./cases/compare-page').then((m) => m.ComparePage),
       },
       { path: 'cases/:case/sheet', title: 'Case sheet', loadComponent: () => import('./cases/sheet-page').then((m) => m.SheetPage) },
+      { path: 'cases/:case/clinic', title: 'Plant clinic', loadComponent: () => import('./clinic/clinic-page').then((m) => m.ClinicPage) },
       { path: 'cases/:case/mix/:option', title: 'Mix bench', loadComponent: () => import('./dispensary/mix-page').then((m) => m.MixPage) },
       {
         path: 'cases/:case/recovery',

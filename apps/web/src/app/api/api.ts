@@ -1,6 +1,8 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type {
+  ClinicOffer,
+  ClinicReport,
   GardenContents,
   GardenSettings,
   GardenSummary,
@@ -51,6 +53,10 @@ export class Api {
   keepWeatherFile = (garden: string, id: string, kept: boolean) =>
     this.#post<WeatherSource[]>(`/gardens/${garden}/weather/files/kept`, { id, kept });
   stations = () => this.#get<{ id: string; name: string; simulated: boolean }[]>('/weather-stations');
+
+  clinics = () => this.#get<ClinicOffer[]>('/clinics');
+  clinicReports = (garden: string) => this.#get<ClinicReport[]>(`/gardens/${garden}/clinic-reports`);
+  askClinics = (garden: string) => this.#post<ClinicReport[]>(`/gardens/${garden}/clinic-reports`, {});
 
   library = <T>() => this.#get<T>('/library');
 

@@ -29,6 +29,7 @@ import { workingConditions } from './case-diagnoses';
         >
         <a [routerLink]="[base(), 'options']" routerLinkActive="here" ariaCurrentWhenActive="page">Options</a>
         <a [routerLink]="[base(), 'sheet']" routerLinkActive="here" ariaCurrentWhenActive="page">Second opinion</a>
+        <a [routerLink]="[base(), 'clinic']" routerLinkActive="here" ariaCurrentWhenActive="page">Plant clinic</a>
         <a [routerLink]="[base(), 'recovery']" routerLinkActive="here" ariaCurrentWhenActive="page">Recovery</a>
       </nav>
     }

@@ -5,9 +5,11 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import type { DifferentialAnswer, DifferentialRequest, Written } from '@field-nurse/contract';
+import type { DifferentialRequest, Written } from '@field-nurse/contract';
 import { daysBetween } from '@field-nurse/core/timing';
 import { Calc } from '../calc/calc';
+import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicPanel } from '../clinic/clinic-panel';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
@@ -25,19 +27,13 @@ import { FindingChips } from './finding-chips';
 import { NextLooks } from './next-looks';
 import { NotifiableNotice } from './notifiable-notice';
 import { SignPalette } from './sign-palette';
+import { suspectsIn } from './suspects';
 import { WhyNot } from './why-not';
 import { WorkingDiagnosis } from './working-diagnosis';
 
 const typingPauseMs = 500;
 // The weather that is known says nothing of a case that is older than it.
 const freshDays = 7;
-const suspectFrom = 0.1;
-
-const isSuspect =
-  (notifiable: readonly string[]) =>
-  ({ condition, probability }: DifferentialAnswer['ranked'][number]) =>
-    probability >= suspectFrom && notifiable.includes(condition);
-
 /** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
 @Component({
   selector: 'fn-case-page',
@@ -51,6 +47,7 @@ const isSuspect =
     CaseHead,
     CaseTimeline,
     CauseList,
+    ClinicPanel,
     FindingChips,
     NextLooks,
     NotifiableNotice,
@@ -66,6 +63,7 @@ const isSuspect =
 export class CasePage {
   readonly #calc = inject(Calc);
   readonly #weather = inject(WeatherBook);
+  readonly #clinics = inject(ClinicBook);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly edits = inject(CaseEdits);
@@ -100,11 +98,7 @@ export class CasePage {
 
   /** a cause that is asked about by name */
   protected readonly asked = signal<string | undefined>(undefined);
-  protected readonly suspects = computed(() => {
-    const notifiable = this.library.index()?.regions.find(({ id }) => id === this.garden.summary().region)?.notifiable ?? [];
-    const told = this.answer()?.alerts.some(({ code }) => code === 'notifiable') ?? false;
-    return told ? (this.answer()?.ranked ?? []).filter(isSuspect(notifiable)).map(({ condition }) => condition) : [];
-  });
+  protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.index()?.regions, this.garden.summary().region));
 
   #typing: ReturnType<typeof setTimeout> | undefined;
 
@@ -184,6 +178,7 @@ export class CasePage {
         plantings: this.garden.plantings(),
         cases: this.garden.cases(),
         temperatureC: this.#warmth(value.openedOn),
+        tests: this.#clinics.testsOf(this.case()),
       }),
       ...(asked && { asked: [asked] }),
     };

@@ -13,7 +13,7 @@ const caseOf = (id: string, plantingId: string, conditions: string[], closedOn: 
     diagnoses: conditions.length > 0 ? [{ on: '2026-06-01', conditions, why: '' }] : [],
   }) as unknown as Case;
 const plantings = [planting('p1', 'bean'), planting('p2', 'pea'), planting('p3', 'rose', 'wall')];
-const surroundings = { garden: { latitude: -40, region: 'neutral' }, plantings, cases: [] as Case[], temperatureC: undefined };
+const surroundings = { garden: { latitude: -40, region: 'neutral' }, plantings, cases: [] as Case[], temperatureC: undefined, tests: [] };
 
 test('the plant, the month and the side of the earth come from the garden', () => {
   const question = caseQuestion(caseOf('c', 'p1', []), plantings[0]!, [], surroundings);

@@ -10,6 +10,8 @@ export interface CaseSurroundings {
   readonly cases: readonly Case[];
   /** mean of the last days, °C; nothing when it isn't known */
   readonly temperatureC: number | undefined;
+  /** what plant clinics found */
+  readonly tests: NonNullable<DifferentialRequest['tests']>;
 }
 
 /** The question "what is it?" of one case: its findings, its plant and month, and what else this garden has and had. */
@@ -17,7 +19,7 @@ export function caseQuestion(
   { id, openedOn, onset, pattern }: Pick<Case, 'id' | 'openedOn' | 'onset' | 'pattern'>,
   planting: Planting,
   chips: readonly Chip[],
-  { garden, plantings, cases, temperatureC }: CaseSurroundings,
+  { garden, plantings, cases, temperatureC, tests }: CaseSurroundings,
 ): DifferentialRequest {
   const others = cases.filter((one) => one.id !== id);
   return {
@@ -31,6 +33,7 @@ export function caseQuestion(
     region: garden.region,
     ...(temperatureC !== undefined && { temperatureC }),
     history: historyOf(others, plantings),
+    ...(tests.length > 0 && { tests }),
     nearby: nearbyOf(others, plantings, planting, openedOn),
   };
 }

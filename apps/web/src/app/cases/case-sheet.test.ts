@@ -1,4 +1,4 @@
-import type { Case, DifferentialAnswer, Planting } from '@field-nurse/contract';
+import type { Case, ClinicSample, DifferentialAnswer, Planting } from '@field-nurse/contract';
 import { caseSheet } from './case-sheet';
 import { chanceWord } from './chance';
 
@@ -33,6 +33,16 @@ const sheet = caseSheet({
     otherProbability: 0.02,
   } as unknown as DifferentialAnswer,
   nameOf: { sign: name, condition: name, host: name, option: name },
+  samples: [
+    {
+      sample: { clinicName: 'Reedbank' } as ClinicSample,
+      step: 'reported',
+      since: '2026-07-14',
+      reference: 'RB-1',
+      silent: false,
+      results: [{ condition: 'rust', result: 'positive', sensitivity: 0.9, specificity: 0.95 }],
+    },
+  ],
   treatments: [{ option: 'soap', appliedAt: '2026-07-03T18:00:00Z' }],
   made: '2026-07-18T09:30:00Z',
 });
@@ -42,6 +52,14 @@ test('a sheet can be read without our library: names stand beside ids', () => {
   expect(sheet.findings).toEqual([{ sign: 'webs', name: 'WEBS', state: 'seen', on: '2026-07-01' }]);
   expect(sheet.takenFor).toEqual([{ on: '2026-07-02', conditions: [{ id: 'mite', name: 'MITE' }], why: 'the webs' }]);
   expect(sheet.causes[0]!.evidence).toEqual([{ sign: 'webs', name: 'WEBS', state: 'seen', decibans: 20 }]);
+  expect(sheet.clinic).toEqual([
+    {
+      name: 'Reedbank',
+      reference: 'RB-1',
+      on: '2026-07-14',
+      results: [{ id: 'rust', name: 'RUST', result: 'positive', sensitivity: 0.9, specificity: 0.95 }],
+    },
+  ]);
   expect(sheet.treatments).toEqual([{ id: 'soap', name: 'SOAP', at: '2026-07-03T18:00:00Z' }]);
 });
 

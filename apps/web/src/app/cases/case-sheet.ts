@@ -1,3 +1,4 @@
+import type { SampleState } from '../clinic/sample-state';
 import type { Case, DifferentialAnswer, Place, Planting } from '@field-nurse/contract';
 
 export interface SheetParts {
@@ -12,6 +13,8 @@ export interface SheetParts {
     readonly host: (id: string) => string;
     readonly option: (id: string) => string;
   };
+  /** what plant clinics found */
+  readonly samples: readonly SampleState[];
   readonly treatments: readonly { readonly option: string; readonly appliedAt: string }[];
   readonly made: string;
 }
@@ -22,7 +25,7 @@ export interface SheetParts {
  *
  * The format is described in docs/data-formats.md.
  */
-export function caseSheet({ one, planting, place, garden, answer, nameOf, treatments, made }: SheetParts) {
+export function caseSheet({ one, planting, place, garden, answer, nameOf, samples, treatments, made }: SheetParts) {
   return {
     format: 'field-nurse-case',
     version: 1,
@@ -58,6 +61,12 @@ export function caseSheet({ one, planting, place, garden, answer, nameOf, treatm
       evidence: [...pro, ...against].map(({ sign, state, decibans }) => ({ sign, name: nameOf.sign(sign), state, decibans })),
     })),
     noneOfThese: answer.otherProbability,
+    clinic: samples.map(({ sample, since, reference, results }) => ({
+      name: sample.clinicName,
+      reference,
+      on: since,
+      results: results.map(({ condition, ...rest }) => ({ id: condition, name: nameOf.condition(condition), ...rest })),
+    })),
     treatments: treatments.map(({ option, appliedAt }) => ({ id: option, name: nameOf.option(option), at: appliedAt })),
     note: one.note,
   };

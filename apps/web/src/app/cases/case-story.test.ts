@@ -15,6 +15,7 @@ const story = caseStory({
   one,
   decisions: [{ decidedOn: '2026-07-01', option: 'soap' } as Decision],
   applications: [{ appliedAt: '2026-07-03T23:30:00Z', option: 'soap' } as Application],
+  samples: [],
   looks: [{ lookedOn: '2026-07-09', severity: 10 } as Look],
   timeZone: 'Europe/London',
 });

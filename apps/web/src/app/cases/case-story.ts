@@ -1,5 +1,6 @@
-import type { Application, Case, Decision, Look } from '@field-nurse/contract';
+import type { Application, Case, ClinicResult, Decision, Look } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
+import type { SampleState } from '../clinic/sample-state';
 
 /** One thing that happened on a case, on its day. */
 export type StoryEvent =
@@ -8,6 +9,9 @@ export type StoryEvent =
   | { readonly kind: 'taken-for'; readonly on: string; readonly conditions: readonly string[]; readonly why: string }
   | { readonly kind: 'decided'; readonly on: string; readonly option: string }
   | { readonly kind: 'treated'; readonly on: string; readonly option: string }
+  | { readonly kind: 'sent'; readonly on: string; readonly clinic: string }
+  | { readonly kind: 'lost'; readonly on: string; readonly clinic: string }
+  | { readonly kind: 'tested'; readonly on: string; readonly condition: string; readonly result: ClinicResult['result'] }
   | { readonly kind: 'looked'; readonly on: string; readonly severity: number };
 
 export interface CaseRecords {
@@ -15,23 +19,44 @@ export interface CaseRecords {
   readonly decisions: readonly Decision[];
   readonly applications: readonly Application[];
   readonly looks: readonly Look[];
+  readonly samples: readonly SampleState[];
   readonly timeZone: string;
 }
 
-const order: readonly StoryEvent['kind'][] = ['opened', 'found', 'taken-for', 'decided', 'treated', 'looked', 'closed'];
+const order: readonly StoryEvent['kind'][] = [
+  'opened',
+  'found',
+  'taken-for',
+  'sent',
+  'lost',
+  'tested',
+  'decided',
+  'treated',
+  'looked',
+  'closed',
+];
 
 /** The case's story by days, oldest first: what was found, what it was taken for and why, and what was done. */
-export function caseStory({ one, decisions, applications, looks, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
+export function caseStory({ one, decisions, applications, looks, samples, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
   const events: StoryEvent[] = [
     { kind: 'opened', on: one.openedOn },
     ...one.findings.flatMap(({ sign, state, on }) => (state === 'struck' ? [] : [{ kind: 'found' as const, on, sign, state }])),
     ...one.diagnoses.map(({ on, conditions, why }) => ({ kind: 'taken-for' as const, on, conditions, why })),
     ...decisions.map(({ decidedOn, option }) => ({ kind: 'decided' as const, on: decidedOn, option })),
     ...applications.map(({ appliedAt, option }) => ({ kind: 'treated' as const, on: dayAt(appliedAt, timeZone), option })),
+    ...samples.flatMap(eventsOfSample),
     ...looks.map(({ lookedOn, severity }) => ({ kind: 'looked' as const, on: lookedOn, severity })),
     ...(one.closedOn ? [{ kind: 'closed' as const, on: one.closedOn }] : []),
   ];
   const days = [...new Set(events.map(({ on }) => on))].sort();
   const inOrder = events.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
   return days.map((on) => ({ on, events: inOrder.filter((event) => event.on === on) }));
+}
+
+function eventsOfSample({ sample: { sentOn, clinicName }, step, since, results }: SampleState): StoryEvent[] {
+  return [
+    ...(sentOn ? [{ kind: 'sent' as const, on: sentOn, clinic: clinicName }] : []),
+    ...(step === 'lost' ? [{ kind: 'lost' as const, on: since, clinic: clinicName }] : []),
+    ...results.map(({ condition, result }) => ({ kind: 'tested' as const, on: since, condition, result })),
+  ];
 }

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ClinicBook } from '../clinic/clinic-book';
+import { resultWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
@@ -63,6 +65,7 @@ import type { StoryEvent } from './case-story';
 })
 export class CaseTimeline {
   readonly #garden = inject(Garden);
+  readonly #clinics = inject(ClinicBook);
   readonly #library = inject(Library);
   /** id of the case */
   readonly case = input.required<string>();
@@ -74,6 +77,7 @@ export class CaseTimeline {
       decisions: this.#garden.decisionsOf(one.id),
       applications: this.#garden.applications().filter(({ caseId }) => caseId === one.id),
       looks: this.#garden.looksOf(one.id),
+      samples: this.#clinics.of(one.id),
       timeZone: this.#garden.summary().timeZone,
     });
   });
@@ -93,6 +97,12 @@ export class CaseTimeline {
         return `Chosen: ${this.#library.optionName(event.option)}`;
       case 'treated':
         return `Done: ${this.#library.optionName(event.option)}`;
+      case 'sent':
+        return `Sample sent to ${event.clinic}`;
+      case 'lost':
+        return `The sample never reached ${event.clinic}`;
+      case 'tested':
+        return `Clinic: ${this.#library.conditionName(event.condition)} ${resultWords[event.result]}`;
       case 'looked':
         return `Looked: ${event.severity} %`;
     }

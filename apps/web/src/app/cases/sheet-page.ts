@@ -1,16 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, resource } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import type { Planting } from '@field-nurse/contract';
-import { Calc } from '../calc/calc';
+import { ClinicBook } from '../clinic/clinic-book';
+import { resultWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, longDay } from '../shared/days';
 import { saveFile } from '../shared/save-file';
 import { advice, onsetWords, patternWords, settingWords } from '../shared/words';
 import { CaseHead } from './case-head';
-import { chipsOf } from './case-findings';
-import { caseQuestion } from './case-question';
+import { caseAnswer } from './case-answer';
 import { caseSheet } from './case-sheet';
 import { CaseTimeline } from './case-timeline';
 import { chanceWord } from './chance';
@@ -26,7 +26,7 @@ const causesShown = 6;
   templateUrl: './sheet-page.html',
 })
 export class SheetPage {
-  readonly #calc = inject(Calc);
+  readonly #clinics = inject(ClinicBook);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   /** id of the case in the address */
@@ -37,12 +37,10 @@ export class SheetPage {
   protected readonly seen = computed(() => this.one()?.findings.filter(({ state }) => state === 'seen') ?? []);
   protected readonly absent = computed(() => this.one()?.findings.filter(({ state }) => state === 'absent') ?? []);
   protected readonly old = computed(() => this.one()?.findings.filter(({ state }) => state === 'old') ?? []);
-  readonly #answer = resource({
-    params: () => this.#question(),
-    loader: ({ params }) => this.#calc.differential(params),
-  });
-  protected readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  protected readonly answer = caseAnswer(this.case);
   protected readonly causes = computed(() => this.answer()?.ranked.slice(0, causesShown) ?? []);
+  protected readonly samples = computed(() => this.#clinics.of(this.case()).filter(({ results }) => results.length > 0));
+  protected readonly results = resultWords;
   protected readonly onsets = onsetWords;
   protected readonly patterns = patternWords;
   protected readonly settings = settingWords;
@@ -77,20 +75,10 @@ export class SheetPage {
         host: this.library.hostName,
         option: this.library.optionName,
       },
+      samples: this.samples(),
       treatments: this.garden.applications().filter(({ caseId }) => caseId === one.id),
       made: this.garden.now(),
     });
     saveFile(`case-${planting.host}-${one.openedOn}.json`, 'application/json', JSON.stringify(sheet, null, 2));
-  }
-
-  #question() {
-    const [one, planting] = [this.one(), this.planting()];
-    if (!one || !planting) return undefined;
-    return caseQuestion(one, planting, chipsOf(one.findings, []), {
-      garden: this.garden.summary(),
-      plantings: this.garden.plantings(),
-      cases: this.garden.cases(),
-      temperatureC: undefined,
-    });
   }
 }

@@ -44,6 +44,7 @@ const inEachGarden: Readonly<Record<Subject, true>> = {
   chores: true,
   thresholds: true,
   ownEntries: true,
+  clinicSamples: true,
 };
 const subjects = Object.keys(inEachGarden) as Subject[];
 const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])) as unknown as Records;
@@ -110,6 +111,7 @@ export const gardenFeature = createFeature({
       selectChores: all('chores'),
       selectThresholds: all('thresholds'),
       selectOwnEntries: all('ownEntries'),
+      selectClinicSamples: all('clinicSamples'),
     };
   },
 });

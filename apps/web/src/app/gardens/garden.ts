@@ -26,6 +26,7 @@ export class Garden {
   readonly chores = this.#store.selectSignal(gardenFeature.selectChores);
   readonly thresholds = this.#store.selectSignal(gardenFeature.selectThresholds);
   readonly ownEntries = this.#store.selectSignal(gardenFeature.selectOwnEntries);
+  readonly clinicSamples = this.#store.selectSignal(gardenFeature.selectClinicSamples);
 
   readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
   readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));

@@ -1,4 +1,4 @@
-import type { GardenContents, Session, WeatherAnswer } from '@field-nurse/contract';
+import type { ClinicReport, GardenContents, Session, WeatherAnswer } from '@field-nurse/contract';
 import type { DexieOptions, Table } from 'dexie';
 import Dexie from 'dexie';
 import type { SetAside, WaitingPhoto, WaitingWrite } from './waiting';
@@ -17,6 +17,7 @@ export class LocalDb extends Dexie {
   declare readonly writes: Table<WaitingWrite, number>;
   declare readonly photos: Table<WaitingPhoto, string>;
   declare readonly weather: Table<{ readonly garden: string; readonly answer: WeatherAnswer }, string>;
+  declare readonly clinics: Table<{ readonly garden: string; readonly reports: readonly ClinicReport[] }, string>;
   declare readonly aside: Table<SetAside, number>;
 
   /** @param options - another IndexedDB than the browser's, for tests */
@@ -30,5 +31,6 @@ export class LocalDb extends Dexie {
       aside: '++sequence, garden',
     });
     this.version(2).stores({ weather: 'garden' });
+    this.version(3).stores({ clinics: 'garden' });
   }
 }

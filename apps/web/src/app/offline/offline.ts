@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { GardenContents, Session, Stored, Subject, WeatherAnswer, Written } from '@field-nurse/contract';
+import type { ClinicReport, GardenContents, Session, Stored, Subject, WeatherAnswer, Written } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { Api } from '../api/api';
 import { GardenActions } from '../gardens/garden-state';
@@ -117,6 +117,11 @@ export class Offline {
     void (await (await this.#local()).weather.put({ garden, answer }));
   weather = async (garden: string): Promise<WeatherAnswer | undefined> => (await (await this.#local()).weather.get(garden))?.answer;
 
+  saveClinicReports = async (garden: string, reports: readonly ClinicReport[]): Promise<void> =>
+    void (await (await this.#local()).clinics.put({ garden, reports }));
+  clinicReports = async (garden: string): Promise<readonly ClinicReport[] | undefined> =>
+    (await (await this.#local()).clinics.get(garden))?.reports;
+
   /** The garden with what still waits to be sent. */
   async withWaiting(contents: GardenContents): Promise<GardenContents> {
     const db = await this.#local();
@@ -126,7 +131,7 @@ export class Offline {
   /** Forget the copies when somebody signs out; what waits to be sent stays. */
   async forget(): Promise<void> {
     const db = await this.#local();
-    await Promise.all([db.gardens.clear(), db.sessions.clear(), db.weather.clear()]);
+    await Promise.all([db.gardens.clear(), db.sessions.clear(), db.weather.clear(), db.clinics.clear()]);
   }
 
   async #count(): Promise<void> {

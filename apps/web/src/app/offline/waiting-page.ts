@@ -18,6 +18,7 @@ const subjectWords: Readonly<Record<string, string>> = {
   chores: 'A prevention check',
   thresholds: 'A level of your own',
   ownEntries: 'A library entry of your own',
+  clinicSamples: 'A sample for a plant clinic',
   photos: 'A photo',
 };
 

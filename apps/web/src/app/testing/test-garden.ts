@@ -129,5 +129,6 @@ export const contents: GardenContents = {
   gaugings: [],
   chores: [],
   ownEntries: [],
+  clinicSamples: [],
   thresholds: [],
 };
