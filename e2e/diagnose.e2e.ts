@@ -1,28 +1,6 @@
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { choose, expectAccessible, goTo, newGarden, signIn } from './gardener';
-
-/** A garden of one's own with one planting, and a case opened on it. */
-async function openCase(page: Page, host: string): Promise<void> {
-  await newGarden(page, 'Asa Sallow', 'Looking garden');
-  await goTo(page, 'Ground');
-  await page
-    .getByRole('link', { name: /^(New place|Add the first place)$/ })
-    .first()
-    .click();
-  await page.getByLabel('Name').fill('Bed');
-  await page.getByRole('button', { name: 'Save the place' }).click();
-  await page.getByRole('link', { name: 'New planting' }).click();
-  await page.getByLabel('Plant, by any of its names').fill(host);
-  await page.getByRole('option').first().click();
-  await choose(page, 'Place', 'Bed');
-  await page.getByLabel('How many plants').fill('12');
-  await page.getByRole('button', { name: 'Save the planting' }).click();
-  await page.getByRole('region', { name: 'Bed' }).getByRole('link').nth(1).click();
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
-  await page.waitForURL(/\/cases\//);
-}
+import { expectAccessible, goTo, newGardenWithCase, signIn } from './gardener';
 
 test('two causes and a beetle that came after one of them are told apart by the next looks alone', async ({ page }) => {
   // What is there: spider mite, and a rotten crown that has drawn sap beetles.
@@ -34,7 +12,7 @@ test('two causes and a beetle that came after one of them are told apart by the 
     'Moving specks under the leaf',
     'Fine webbing',
   ];
-  await openCase(page, 'strawberry');
+  await newGardenWithCase(page, 'Strawberry');
   await page.getByLabel('In your own words').fill('plants wilting. little beetles in split fruit. fine pale dots on the leaves');
   await page.getByRole('button', { name: /^Confirm all/ }).click();
   const causes = page.getByRole('region', { name: 'What it may be' });
@@ -62,7 +40,7 @@ test('two causes and a beetle that came after one of them are told apart by the 
 });
 
 test('“why not”: any cause by name, with what speaks against it; two laid side by side', async ({ page }) => {
-  await openCase(page, 'cucumber');
+  await newGardenWithCase(page, 'Cucumber');
   await page.getByLabel('In your own words').fill('fine pale dots and webbing under the leaves');
   await page.getByLabel('Why not …').fill('powdery');
   await page.getByRole('option', { name: 'Powdery mildew', exact: true }).click();
@@ -76,7 +54,7 @@ test('“why not”: any cause by name, with what speaks against it; two laid si
 });
 
 test('an old scar says nothing of what is at work now; the sheet prints and goes out as a file', async ({ page }) => {
-  await openCase(page, 'cabbage');
+  await newGardenWithCase(page, 'Cabbage');
   await page.getByLabel('In your own words').fill('large ragged holes, slime trails');
   await page.getByRole('button', { name: /^Confirm all/ }).click();
   await page.getByRole('button', { name: 'Old scar: Silvery slime trail' }).click();
@@ -111,7 +89,7 @@ test('a grower with no Latin gets from plain words to the right page', async ({ 
 });
 
 test('a trouble of the garden’s own is written, counts in its cases, is shared and taken out', async ({ page }) => {
-  await openCase(page, 'leek');
+  await newGardenWithCase(page, 'Leek');
   const address = page.url();
   await goTo(page, 'Library');
   await page.getByRole('link', { name: 'This garden’s own knowledge' }).click();

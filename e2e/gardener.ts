@@ -69,6 +69,16 @@ export async function newPlanting(page: Page, host: string, { plants, rows, plan
   await expect(page.getByRole('link', { name: host, exact: true })).toBeVisible();
 }
 
+/** Make an account with a garden, one planting of a host in it, and a case opened on that. */
+export async function newGardenWithCase(page: Page, host: string): Promise<void> {
+  await newGarden(page, 'Asa Sallow', 'Looking garden');
+  await newPlace(page, 'Bed');
+  await newPlanting(page, host, { plants: '12' });
+  await page.getByRole('link', { name: host, exact: true }).click();
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.waitForURL(/\/cases\//);
+}
+
 const headings = {
   Today: /\d{4}$/,
   Round: 'Round',

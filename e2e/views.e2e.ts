@@ -12,8 +12,14 @@ const openCase =
     if (tab) await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: tab }).click();
   };
 
-/** Every main view, with what shows that it is there. */
-const views: readonly { name: string; open: Step; shows: Step }[] = [
+/** A view, how to come to it, and what shows that it is there. */
+interface View {
+  readonly name: string;
+  readonly open: Step;
+  readonly shows: Step;
+}
+
+const gardenViews: readonly View[] = [
   { name: 'Today', open: (page) => goTo(page, 'Today'), shows: heading('Looks') },
   { name: 'Round', open: (page) => goTo(page, 'Round'), shows: heading('Not yet') },
   { name: 'Ground', open: (page) => goTo(page, 'Ground'), shows: heading('Tunnel') },
@@ -33,17 +39,6 @@ const views: readonly { name: string; open: Step; shows: Step }[] = [
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },
   { name: 'Settings', open: (page) => goTo(page, 'Settings'), shows: heading('This garden') },
-  {
-    name: 'Case',
-    open: openCase('Soft scale'),
-    shows: (page) => expect(page.getByRole('button', { name: 'Let go of Soft scale' })).toBeVisible(),
-  },
-  { name: 'Options', open: openCase('Soft scale', 'Options'), shows: heading('Hands') },
-  {
-    name: 'Recovery',
-    open: openCase('Thrips', 'Recovery'),
-    shows: (page) => expect(page.getByRole('img', { name: /^Severity/ })).toBeVisible(),
-  },
   {
     name: 'Log form',
     open: async (page) => {
@@ -76,6 +71,62 @@ const views: readonly { name: string; open: Step; shows: Step }[] = [
     },
     shows: heading('New planting'),
   },
+];
+
+const caseViews: readonly View[] = [
+  {
+    name: 'Case',
+    open: openCase('Soft scale'),
+    shows: (page) => expect(page.getByRole('button', { name: 'Let go of Soft scale' })).toBeVisible(),
+  },
+  { name: 'Options', open: openCase('Soft scale', 'Options'), shows: heading('Hands') },
+  {
+    name: 'Recovery',
+    open: openCase('Thrips', 'Recovery'),
+    shows: (page) => expect(page.getByRole('img', { name: /^Severity/ })).toBeVisible(),
+  },
+  { name: 'Second opinion', open: openCase('Late blight', 'Second opinion'), shows: heading('Found') },
+  { name: 'Plant clinic', open: openCase('Spider mite', 'Plant clinic'), shows: heading('Send a sample') },
+  {
+    name: 'Two causes side by side',
+    open: async (page) => {
+      await openCase('Leek and garlic rust')(page);
+      const first = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem').first();
+      await first.getByText('Why, and what it is taken for').click();
+      await first.getByRole('link', { name: /^Beside / }).click();
+    },
+    shows: heading('Tells them apart'),
+  },
+  { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
+  {
+    name: 'Library entry',
+    open: async (page) => {
+      await goTo(page, 'Library');
+      await page.getByLabel('Name, or what you see').fill('leek moth');
+      await page
+        .getByRole('link', { name: /^Leek moth/ })
+        .first()
+        .click();
+    },
+    shows: heading('Leek moth'),
+  },
+  {
+    name: 'Own knowledge',
+    open: async (page) => {
+      await goTo(page, 'Library');
+      await page.getByRole('link', { name: 'This garden’s own knowledge' }).click();
+    },
+    shows: heading('This garden’s own knowledge'),
+  },
+  {
+    name: 'Own trouble',
+    open: async (page) => {
+      await goTo(page, 'Library');
+      await page.getByRole('link', { name: 'This garden’s own knowledge' }).click();
+      await page.getByRole('link', { name: 'Add a trouble' }).click();
+    },
+    shows: (page) => expect(page.getByLabel('Begin from a copy of')).toBeVisible(),
+  },
   {
     name: 'Mix bench',
     open: async (page) => {
@@ -90,32 +141,34 @@ function heading(name: string): Step {
   return (page) => expect(page.getByRole('heading', { name, exact: true }).first()).toBeVisible();
 }
 
-test('axe finds nothing on any view, and colours stand apart in every look', async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('field-nurse-theme', 'light'));
-  await signIn(page);
-  for (const { name, open, shows } of views)
-    await test.step(name, async () => {
-      await open(page);
-      await shows(page);
-      await expectAccessible(page);
-      for (const look of ['dark', 'sun', 'light']) {
-        await page.evaluate((theme) => document.documentElement.setAttribute('data-theme', theme), look);
-        if (look !== 'light') await expectContrast(page);
-      }
-    });
-});
+for (const [part, views] of Object.entries({ 'The garden': gardenViews, 'Cases and library': caseViews })) {
+  test(`${part}: axe finds nothing on any view, and colours stand apart in every look`, async ({ page }) => {
+    await page.addInitScript(() => localStorage.setItem('field-nurse-theme', 'light'));
+    await signIn(page);
+    for (const { name, open, shows } of views)
+      await test.step(name, async () => {
+        await open(page);
+        await shows(page);
+        await expectAccessible(page);
+        for (const look of ['dark', 'sun', 'light']) {
+          await page.evaluate((theme) => document.documentElement.setAttribute('data-theme', theme), look);
+          if (look !== 'light') await expectContrast(page);
+        }
+      });
+  });
 
-test('every view fits a phone: nothing is wider than 390 px, and axe finds nothing', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await signIn(page);
-  for (const { name, open, shows } of views)
-    await test.step(name, async () => {
-      await open(page);
-      await shows(page);
-      await expectAccessible(page);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    });
-});
+  test(`${part}: every view fits a phone: nothing is wider than 390 px, and axe finds nothing`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page);
+    for (const { name, open, shows } of views)
+      await test.step(name, async () => {
+        await open(page);
+        await shows(page);
+        await expectAccessible(page);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      });
+  });
+}
 
 test('keys: go to a view, find a planting, list the keys', async ({ page }) => {
   await signIn(page);

@@ -28,9 +28,9 @@ import { workingConditions } from './case-diagnoses';
           >Signs and causes</a
         >
         <a [routerLink]="[base(), 'options']" routerLinkActive="here" ariaCurrentWhenActive="page">Options</a>
-        <a [routerLink]="[base(), 'sheet']" routerLinkActive="here" ariaCurrentWhenActive="page">Second opinion</a>
-        <a [routerLink]="[base(), 'clinic']" routerLinkActive="here" ariaCurrentWhenActive="page">Plant clinic</a>
         <a [routerLink]="[base(), 'recovery']" routerLinkActive="here" ariaCurrentWhenActive="page">Recovery</a>
+        <a [routerLink]="[base(), 'clinic']" routerLinkActive="here" ariaCurrentWhenActive="page">Plant clinic</a>
+        <a [routerLink]="[base(), 'sheet']" routerLinkActive="here" ariaCurrentWhenActive="page">Second opinion</a>
       </nav>
     }
   `,

@@ -9,6 +9,8 @@ import { chanceWord } from './chance';
 import { EvidenceBars } from './evidence-bars';
 import { SlideRows } from './slide-rows';
 
+type Cause = DifferentialAnswer['ranked'][number];
+
 const worthTelling = 0.03;
 const atFirst = 5;
 const mostAtFirst = 4;
@@ -57,13 +59,13 @@ const tellingDb = 1;
             }
           </div>
           <span class="meter" aria-hidden="true"><span [style.width.%]="cause.probability * 100"></span></span>
-          @if (cause.for.length + cause.against.length > 0) {
-            <fn-evidence-bars [evidence]="split(cause).first" />
+          @if (cause.for.length + cause.against.length > 0 || clinic(cause).length > 0) {
+            <fn-evidence-bars [evidence]="split(cause).first" [circumstances]="clinic(cause)" />
           }
           <details>
             <summary>Why, and what it is taken for</summary>
             <p>{{ library.conditions().get(cause.condition)?.summary }}</p>
-            <fn-evidence-bars [evidence]="split(cause).rest" [circumstances]="cause.circumstances" />
+            <fn-evidence-bars [evidence]="split(cause).rest" [circumstances]="aside(cause)" />
             @if (rivalOf(cause.condition); as rival) {
               <p>
                 <a [routerLink]="['compare', cause.condition, rival]">Beside {{ library.conditionName(rival) }}</a>
@@ -104,12 +106,16 @@ export class CauseList {
   protected readonly roles = roleWords;
 
   /** Reasons for and against, the strongest first; those that hardly count come with the details. */
-  protected split({ for: pro, against }: DifferentialAnswer['ranked'][number]) {
+  protected split({ for: pro, against }: Cause) {
     const all = [...pro, ...against].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
     const telling = all.filter(({ decibans }) => Math.abs(decibans) >= tellingDb).length;
     const first = Math.min(mostAtFirst, Math.max(1, telling));
     return { first: all.slice(0, first), rest: all.slice(first) };
   }
+
+  /** What a plant clinic found stands with the signs; the other circumstances come with the details. */
+  protected readonly clinic = ({ circumstances }: Cause) => circumstances.filter(({ code }) => code === 'clinic');
+  protected readonly aside = ({ circumstances }: Cause) => circumstances.filter(({ code }) => code !== 'clinic');
 
   protected readonly percent = chanceWord;
 

@@ -56,7 +56,10 @@ const most = 8;
                 ></span>
               </li>
             } @empty {
-              <li>No sign tells them apart by itself. A plant clinic can.</li>
+              <li>
+                No sign tells them apart by itself.
+                <a [routerLink]="['/g', garden.summary().id, 'cases', case(), 'clinic']">A plant clinic</a> can.
+              </li>
             }
           </ul>
         </section>

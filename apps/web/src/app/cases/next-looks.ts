@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { DifferentialAnswer } from '@field-nurse/contract';
+import { RouterLink } from '@angular/router';
 import { Drawing } from '../drawing/drawing';
 import type { LeafShape } from '../drawing/leaf';
 import { EntryLink } from '../library/entry-link';
@@ -13,7 +14,7 @@ const shown = 3;
 /** The looks that would tell most for the minutes they take, each answered where it is explained. */
 @Component({
   selector: 'fn-next-looks',
-  imports: [Drawing, EntryLink],
+  imports: [Drawing, EntryLink, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './next-looks.scss',
   template: `
@@ -82,7 +83,7 @@ const shown = 3;
             }
           </li>
         } @empty {
-          <li>No look in the library would tell more. A plant clinic can.</li>
+          <li>No look in the library would tell more. <a routerLink="clinic">A plant clinic</a> can.</li>
         }
       </ol>
     }

@@ -18,10 +18,16 @@ export const stepWords: Readonly<Record<SampleState['step'], string>> = {
   reported: 'Result',
 };
 
+/** what each step is called on the way through them */
+export const trackWords: readonly { readonly step: SampleState['step']; readonly name: string }[] = [
+  { step: 'to-pack', name: 'Packing' },
+  { step: 'under-way', name: 'On its way' },
+  { step: 'in-laboratory', name: 'In the laboratory' },
+  { step: 'reported', name: 'Result' },
+];
+
 export const resultWords: Readonly<Record<ClinicResult['result'], string>> = {
   positive: 'found',
   negative: 'not found',
   inconclusive: 'told nothing',
 };
-
-export const stepOrder: readonly SampleState['step'][] = ['to-pack', 'under-way', 'in-laboratory', 'reported'];

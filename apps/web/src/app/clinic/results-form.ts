@@ -31,6 +31,15 @@ const rowFor = (condition: string) =>
       display: grid;
       gap: 10px;
     }
+    fieldset {
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    legend {
+      padding: 0 0 4px;
+      font-weight: 650;
+    }
   `,
   template: `
     <form [formGroup]="form" (ngSubmit)="keep()" novalidate>
@@ -39,9 +48,10 @@ const rowFor = (condition: string) =>
         How well a test tells stands in the clinic’s letter, or ask. The figures here are what laboratories usually reach.
       </p>
       @for (row of rows.controls; track row.value.condition) {
-        <div class="fn-form" [formGroup]="row" role="group" [attr.aria-label]="library.conditionName(row.value.condition!)">
+        <fieldset class="fn-form" [formGroup]="row">
+          <legend>{{ library.conditionName(row.value.condition!) }}</legend>
           <mat-form-field subscriptSizing="dynamic">
-            <mat-label>{{ library.conditionName(row.value.condition!) }}</mat-label>
+            <mat-label>It was</mat-label>
             <mat-select formControlName="result">
               @for (one of results; track one[0]) {
                 <mat-option [value]="one[0]">{{ one[1] }}</mat-option>
@@ -59,7 +69,7 @@ const rowFor = (condition: string) =>
             <input matInput type="number" formControlName="specificity" />
             <mat-error>0 to 100.</mat-error>
           </mat-form-field>
-        </div>
+        </fieldset>
       }
       <div class="fn-actions">
         <mat-form-field subscriptSizing="dynamic">

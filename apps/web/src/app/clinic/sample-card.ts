@@ -10,7 +10,7 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
-import { materialWords, resultWords, stepOrder, stepWords } from './clinic-words';
+import { materialWords, resultWords, trackWords } from './clinic-words';
 import { ResultsForm } from './results-form';
 import type { SampleState } from './sample-state';
 
@@ -31,8 +31,8 @@ export class SampleCard {
   readonly offer = input<ClinicOffer>();
 
   protected readonly steps = computed(() => {
-    const reached = stepOrder.indexOf(this.state().step);
-    return stepOrder.map((step, i) => ({ step, name: stepWords[step], state: i < reached ? 'done' : i === reached ? 'here' : 'to-come' }));
+    const reached = trackWords.findIndex(({ step }) => step === this.state().step);
+    return trackWords.map((one, i) => ({ ...one, state: i < reached ? 'done' : i === reached ? 'here' : 'to-come' }));
   });
   protected readonly lines = computed(() => this.offer()?.packing[this.state().sample.material] ?? []);
   protected readonly left = computed(() => this.lines().filter(({ id }) => !this.state().sample.packed.includes(id)).length);

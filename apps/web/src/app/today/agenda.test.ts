@@ -1,8 +1,10 @@
+import type { ClinicSample } from '@field-nurse/contract';
 import { application, contents, decision, look, now, planting, sickness, today } from '../testing/test-garden';
+import { sampleState } from '../clinic/sample-state';
 import type { GardenToday } from './agenda';
 import { agendaFor } from './agenda';
 
-const garden: GardenToday = { ...contents, today, now };
+const garden: GardenToday = { ...contents, samples: [], today, now };
 const agenda = (change: Partial<GardenToday>) => agendaFor({ ...garden, ...change });
 
 test('a quiet garden asks for nothing', () => {
@@ -67,5 +69,36 @@ describe('what waits for the gardener', () => {
     expect(agenda({ applications: [{ ...application, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
     const better = { ...look, id: 'm', lookedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
     expect(agenda({ looks: [look, better] }).toRepeat).toEqual([]);
+  });
+});
+
+describe('samples for a plant clinic', () => {
+  const written: ClinicSample = {
+    id: 'sample',
+    version: 1,
+    caseId: 'rust',
+    clinic: null,
+    clinicName: 'Reedbank',
+    material: 'leaves',
+    testFor: ['leek-rust'],
+    registeredOn: '2026-07-01',
+    packed: [],
+    sentOn: null,
+    results: [],
+    reportedOn: null,
+    note: '',
+  };
+  const of = (change: Partial<ClinicSample>, cases = contents.cases) =>
+    agenda({ samples: [sampleState({ ...written, ...change }, undefined)], cases }).samples;
+
+  test('want to be packed until they are sent', () => {
+    expect(of({})).toEqual([{ case: 'rust', sample: 'sample', step: 'to-pack', on: '2026-07-01' }]);
+    expect(of({ sentOn: '2026-07-02' })).toEqual([]);
+  });
+
+  test('are news for a week once their result is there, and none when the case is closed', () => {
+    expect(of({ sentOn: '2026-07-02', reportedOn: '2026-07-12' })).toMatchObject([{ step: 'reported', on: '2026-07-12' }]);
+    expect(of({ sentOn: '2026-07-02', reportedOn: '2026-07-11' })).toEqual([]);
+    expect(of({}, [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }])).toEqual([]);
   });
 });

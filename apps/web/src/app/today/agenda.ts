@@ -1,6 +1,7 @@
 import type { Application, Case, Decision, Look, Planting } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
 import { keepOutUntil, safeToPickFrom } from '../plantings/waits-now';
+import type { SampleState } from '../clinic/sample-state';
 import { nextLookOn, statusOf } from '../recovery/case-looks';
 
 export interface GardenToday {
@@ -9,6 +10,7 @@ export interface GardenToday {
   readonly decisions: readonly Decision[];
   readonly applications: readonly Application[];
   readonly looks: readonly Look[];
+  readonly samples: readonly SampleState[];
   readonly today: string;
   readonly now: string;
 }
@@ -20,11 +22,14 @@ export interface Agenda {
   readonly looks: readonly { readonly case: string; readonly planting: string; readonly on: string }[];
   readonly toDecide: readonly { readonly case: string; readonly planting: string; readonly step: 'diagnose' | 'decide' }[];
   readonly toRepeat: readonly { readonly case: string; readonly planting: string; readonly option: string; readonly from: string }[];
+  /** samples to pack and send, and what came of those that were */
+  readonly samples: readonly { readonly case: string; readonly sample: string; readonly step: SampleState['step']; readonly on: string }[];
   readonly harvests: readonly { readonly planting: string; readonly on: string; readonly safe: boolean }[];
 }
 
 const looksAheadDays = 3;
 const harvestAheadDays = 7;
+const newsDays = 7;
 
 /** Work the agenda out of the garden's records. */
 export function agendaFor(garden: GardenToday): Agenda {
@@ -71,6 +76,11 @@ export function agendaFor(garden: GardenToday): Agenda {
           : [];
       })
       .sort(by(({ from }) => from)),
+    samples: garden.samples
+      .filter(({ step, since }) => step === 'to-pack' || ((step === 'reported' || step === 'lost') && since > addDays(today, -newsDays)))
+      .filter(({ sample }) => open.some(({ id }) => id === sample.caseId))
+      .map(({ sample, step, since }) => ({ case: sample.caseId, sample: sample.id, step, on: since }))
+      .sort(by(({ on }) => on)),
     harvests: growing
       .flatMap(({ id, eaten, nextHarvestOn }) => {
         if (!eaten || !nextHarvestOn || nextHarvestOn < today || nextHarvestOn > addDays(today, harvestAheadDays)) return [];

@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { workingConditions } from '../cases/case-diagnoses';
+import { ClinicBook } from '../clinic/clinic-book';
+import { stepWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../plantings/planting-title';
@@ -39,11 +41,13 @@ export class TodayPage {
       decisions: this.garden.decisions(),
       applications: this.garden.applications(),
       looks: this.garden.looks(),
+      samples: this.#clinic.states(),
       today: this.garden.today(),
       now: this.garden.now(),
     }),
   );
   protected readonly book = inject(RoundBook);
+  readonly #clinic = inject(ClinicBook);
   readonly #weather = inject(WeatherBook);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks */
@@ -96,6 +100,7 @@ export class TodayPage {
       .join(', ');
   });
 
+  protected readonly sampleWord = stepWords;
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
   protected readonly at = (instant: string) => instantWord(instant, this.#zone);
