@@ -24,13 +24,17 @@ import { workingConditions } from './case-diagnoses';
         }
       </p>
       <nav aria-label="Case" class="fn-no-print">
-        <a [routerLink]="base()" routerLinkActive="here" [routerLinkActiveOptions]="{ exact: true }" ariaCurrentWhenActive="page"
-          >Signs and causes</a
-        >
-        <a [routerLink]="[base(), 'options']" routerLinkActive="here" ariaCurrentWhenActive="page">Options</a>
-        <a [routerLink]="[base(), 'recovery']" routerLinkActive="here" ariaCurrentWhenActive="page">Recovery</a>
-        <a [routerLink]="[base(), 'clinic']" routerLinkActive="here" ariaCurrentWhenActive="page">Plant clinic</a>
-        <a [routerLink]="[base(), 'sheet']" routerLinkActive="here" ariaCurrentWhenActive="page">Second opinion</a>
+        @for (tab of tabs; track tab.path) {
+          <a
+            #link
+            [routerLink]="base() + tab.path"
+            routerLinkActive="here"
+            [routerLinkActiveOptions]="{ exact: tab.path === '' }"
+            ariaCurrentWhenActive="page"
+            (isActiveChange)="$event && link.scrollIntoView({ inline: 'center', block: 'nearest' })"
+            >{{ tab.name }}</a
+          >
+        }
       </nav>
     }
   `,
@@ -39,6 +43,13 @@ export class CaseHead {
   readonly #garden = inject(Garden);
   readonly #library = inject(Library);
   readonly case = input.required<string>();
+  protected readonly tabs = [
+    { path: '', name: 'Signs and causes' },
+    { path: '/options', name: 'Options' },
+    { path: '/recovery', name: 'Recovery' },
+    { path: '/clinic', name: 'Plant clinic' },
+    { path: '/sheet', name: 'Second opinion' },
+  ];
   protected readonly outcomes = outcomeWords;
   protected readonly one = computed(() => this.#garden.case(this.case()));
   protected readonly base = computed(() => `/g/${this.#garden.summary().id}/cases/${this.case()}`);
