@@ -41,7 +41,14 @@ export const differentialRequest = z.strictObject({
   host: name.describe('id of a host or any of its names'),
   text: z.string().max(20_000).optional(),
   findings: z
-    .array(z.strictObject({ sign: entry, state: z.enum(['seen', 'absent']), part: z.string().max(40).optional() }))
+    .array(
+      z.strictObject({
+        sign: entry,
+        state: z.enum(['seen', 'absent']),
+        part: z.string().max(40).optional(),
+        sure: z.number().min(0.01).max(1).optional().describe('chance that this was meant, for what was read from words; 1 when left out'),
+      }),
+    )
     .max(200)
     .optional(),
   setting: setting.optional(),
@@ -92,7 +99,7 @@ const rankedCause = z.object({
 
 export const differentialAnswer = z.object({
   host: z.object({ id: z.string(), name: z.string() }),
-  read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string() })),
+  read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string(), sure: z.number() })),
   unread: z.array(z.string()),
   ranked: z.array(rankedCause),
   asked: z.array(rankedCause),

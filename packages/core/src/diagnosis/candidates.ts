@@ -11,6 +11,8 @@ export interface Candidate {
   readonly factors: readonly PriorFactor[];
 }
 
+// A reading that is likelier wrong than right brings no condition in that nobody knows on this plant.
+const sureEnough = 0.5;
 // How many confirmed cases the library's own frequencies are worth beside a garden's: after twenty, both count alike.
 const libraryCases = 20;
 // A case on another plant of the family says half as much about this one.
@@ -22,7 +24,7 @@ export function candidatesFor(
   circumstances: Circumstances,
   findings: readonly Finding[],
 ): Candidate[] {
-  const seen = findings.filter(({ state }) => state === 'seen').map(({ sign }) => sign);
+  const seen = findings.filter(({ state, sure = 1 }) => state === 'seen' && sure >= sureEnough).map(({ sign }) => sign);
   const showsSeen = (condition: ConditionFacts) =>
     seen.some((sign) => condition.signs[sign] === 'always' || condition.signs[sign] === 'often');
   const tested = new Set(circumstances.tests?.map(({ condition }) => condition));

@@ -99,8 +99,8 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
 
 /** Findings by hand first, then readings of signs that no hand has touched. */
 export function mergeFindings(byHand: readonly Finding[], read: readonly Finding[]): Finding[] {
-  const merged = new Map(read.map(({ sign, state }) => [sign, { sign, state }]));
-  for (const { sign, state } of byHand) merged.set(sign, { sign, state });
+  const merged = new Map(read.map(({ sign, state, sure }): [string, Finding] => [sign, { sign, state, sure }]));
+  for (const { sign, state, sure } of byHand) merged.set(sign, { sign, state, sure });
   return [...merged.values()];
 }
 

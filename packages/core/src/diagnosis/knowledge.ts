@@ -70,6 +70,8 @@ export interface Knowledge {
 export interface Finding {
   readonly sign: string;
   readonly state: 'seen' | 'absent';
+  /** chance that this is what was meant, above 0 to 1, for what was read from words and nobody has confirmed; 1 when it is not given */
+  readonly sure?: number | undefined;
 }
 
 /** The circumstances that shift the odds before any sign is weighed. */

@@ -1,5 +1,5 @@
 import type { ConditionFacts, Finding, SignFacts } from './knowledge.js';
-import { frequencyTable, leakTable, leakUnderNever } from './probabilityTable.js';
+import { frequencyTable, leakTable, leakUnderNever, misreadLeak } from './probabilityTable.js';
 
 /**
  * Chance that a sign is seen under a set of causes: the leaky noisy-OR gate, 1 − (1 − leak) Π (1 − qᵢ).
@@ -10,24 +10,30 @@ import { frequencyTable, leakTable, leakUnderNever } from './probabilityTable.js
  * Source: Pearl (1988), Probabilistic Reasoning in Intelligent Systems, §4.3.2; leak after Henrion (1989), UAI 3:161–173.
  *
  * @param causes - the conditions at work; may be empty
+ * @param share - of each frequency and of the leak that counts, above 0 to 1
  * @returns probability, 0 to 1
  * @example
  * seenGiven(telling, []) // => 0.004 (the leak alone)
  */
-export function seenGiven(sign: SignFacts, causes: readonly ConditionFacts[]): number {
-  let leak = leakTable[sign.common];
+export function seenGiven(sign: SignFacts, causes: readonly ConditionFacts[], share = 1): number {
+  let leak = share * leakTable[sign.common];
   let unseen = 1;
   for (const cause of causes) {
     const frequency = cause.signs[sign.id];
     if (frequency === undefined) continue;
     if (frequency === 'never') leak *= leakUnderNever;
-    else unseen *= 1 - frequencyTable[frequency];
+    else unseen *= 1 - share * frequencyTable[frequency];
   }
   return 1 - (1 - leak) * unseen;
 }
 
-/** Natural logarithm of the chance of one finding under a set of causes. */
-export function logLikelihood(finding: Finding, sign: SignFacts, causes: readonly ConditionFacts[]): number {
-  const seen = seenGiven(sign, causes);
-  return Math.log(finding.state === 'seen' ? seen : 1 - seen);
+/**
+ * Natural logarithm of the chance of one finding under a set of causes.
+ *
+ * A doubtful reading leaks more when it says "there". When it says "not there", each cause's claim to the sign counts for as much as the
+ * reading is sure.
+ */
+export function logLikelihood({ state, sure = 1 }: Finding, sign: SignFacts, causes: readonly ConditionFacts[]): number {
+  if (state === 'seen') return Math.log(1 - (1 - seenGiven(sign, causes)) * (1 - misreadLeak(sure)));
+  return Math.log(1 - seenGiven(sign, causes, sure));
 }

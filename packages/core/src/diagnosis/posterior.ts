@@ -87,8 +87,8 @@ function otherLogWeight(observed: readonly Observed[]): number {
 }
 
 function otherLogLikelihood(finding: Finding, sign: SignFacts): number {
-  const seen = Math.max(otherShows, Math.exp(logLikelihood({ sign: sign.id, state: 'seen' }, sign, [])));
-  return Math.log(finding.state === 'seen' ? seen : 1 - seen);
+  const seen = Math.max(otherShows, Math.exp(logLikelihood({ ...finding, state: 'seen' }, sign, [])));
+  return Math.log(finding.state === 'seen' ? seen : 1 - (finding.sure ?? 1) * seen);
 }
 
 function requireSign(signs: ReadonlyMap<string, SignFacts>, id: string): SignFacts {

@@ -17,3 +17,18 @@ export const commonnessTable: Readonly<Record<ConditionFacts['common'], number>>
 
 /** How much of the leak is left where a condition that never shows the sign is at work. */
 export const leakUnderNever = 0.2;
+
+// How often a sign, any sign, is there on a plant that somebody describes.
+const anySign = 0.06;
+
+/**
+ * Chance that words which were taken for a sign are there without it, over the chance that they are there with it: an additional leak.
+ *
+ * By Bayes' rule (1 − sure) / sure × π / (1 − π), where π is how often a sign is there. Source: Pearl (1988), §2.3.3 (virtual evidence).
+ *
+ * @param sure - chance that the sign was meant, above 0 to 1
+ * @example
+ * misreadLeak(1)   // => 0
+ * misreadLeak(0.5) // => 0.064
+ */
+export const misreadLeak = (sure: number): number => Math.min(1, ((1 - sure) / sure) * (anySign / (1 - anySign)));

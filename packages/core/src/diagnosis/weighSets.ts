@@ -1,6 +1,9 @@
 import type { Candidate } from './candidates.js';
 import type { ConditionFacts, Finding, SignFacts } from './knowledge.js';
-import { frequencyTable, leakTable, leakUnderNever } from './probabilityTable.js';
+import { frequencyTable, leakTable, leakUnderNever, misreadLeak } from './probabilityTable.js';
+
+/** A sign that was read or told, and how sure that is. */
+type SaidSign = SignFacts & { readonly sure: number };
 
 export interface Observed {
   readonly finding: Finding;
@@ -44,22 +47,23 @@ const blockSize = 50;
  * for groups of candidates that are alike to them. Candidates that attract one another stand alone.
  */
 export function weighSets(candidates: readonly Candidate[], observed: readonly Observed[]): SetWeights {
-  const seen = observed.filter(({ finding }) => finding.state === 'seen').map(({ sign }) => sign);
-  const absent = observed.filter(({ finding }) => finding.state === 'absent').map(({ sign }) => sign);
+  const saying = (state: Finding['state']) =>
+    observed.filter(({ finding }) => finding.state === state).map(({ finding, sign }) => ({ ...sign, sure: finding.sure ?? 1 }));
+  const [seen, absent] = [saying('seen'), saying('absent')];
   const own = Float64Array.from(candidates, (one) => Math.exp(one.priorLogOdds + logAbsent(one.condition, absent)));
   const groups = groupAlike(candidates, own, seen);
-  const logAbsentLeak = absent.reduce((sum, sign) => sum + Math.log1p(-leakTable[sign.common]), 0);
+  const logAbsentLeak = absent.reduce((sum, sign) => sum + Math.log1p(-sign.sure * leakTable[sign.common]), 0);
   return { groups, own, logGates: gatesOf(groups, candidates, seen, logAbsentLeak), link: linksBetween(groups, candidates) };
 }
 
 /** Log chance that a cause shows none of these, leaks aside; what it never shows makes the leak smaller. */
-function logAbsent({ signs }: ConditionFacts, absent: readonly SignFacts[]): number {
-  return absent.reduce((sum, { id, common }) => {
+function logAbsent({ signs }: ConditionFacts, absent: readonly SaidSign[]): number {
+  return absent.reduce((sum, { id, common, sure }) => {
     const frequency = signs[id];
     if (frequency === undefined) return sum;
-    const leak = leakTable[common];
+    const leak = sure * leakTable[common];
     if (frequency === 'never') return sum + Math.log1p(-leak * leakUnderNever) - Math.log1p(-leak);
-    return sum + Math.log1p(-frequencyTable[frequency]);
+    return sum + Math.log1p(-sure * frequencyTable[frequency]);
   }, 0);
 }
 
@@ -92,11 +96,12 @@ function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: r
 function gatesOf(
   groups: readonly Group[],
   candidates: readonly Candidate[],
-  seen: readonly SignFacts[],
+  seen: readonly SaidSign[],
   logAbsentLeak: number,
 ): SetWeights['logGates'] {
   const count = seen.length;
   const leak = Float64Array.from(seen, ({ common }) => leakTable[common]);
+  const meant = Float64Array.from(seen, ({ sure }) => 1 - misreadLeak(sure));
   // One row a group, and a last row that changes nothing, for sets of fewer than three.
   const unseen = new Float64Array((groups.length + 1) * count).fill(1);
   const leakLeft = new Float64Array((groups.length + 1) * count).fill(1);
@@ -115,7 +120,7 @@ function gatesOf(
     for (let f = 0; f < count; f++) {
       const [i, j, k] = [a * count + f, b * count + f, c * count + f];
       const leaking = leak[f]! * leakLeft[i]! * leakLeft[j]! * leakLeft[k]!;
-      product *= 1 - (1 - leaking) * unseen[i]! * unseen[j]! * unseen[k]!;
+      product *= 1 - meant[f]! * (1 - leaking) * unseen[i]! * unseen[j]! * unseen[k]!;
       if ((f + 1) % blockSize === 0) {
         sum += Math.log(product);
         product = 1;

@@ -7,6 +7,7 @@ interface Reading {
   readonly sign: string;
   readonly state: 'seen' | 'absent';
   readonly phrase: string;
+  readonly sure: number;
 }
 
 /** A chip: a recorded finding, or a reading of the words that waits to be confirmed or removed. */
@@ -15,12 +16,16 @@ export interface Chip {
   readonly state: 'seen' | 'absent' | 'old';
   readonly phrase: string | null;
   readonly confirmed: boolean;
+  /** chance that the words mean it, 0 to 1; 1 once a hand has confirmed it */
+  readonly sure: number;
 }
 
 /** All that speaks on this case: recorded findings first, then readings that no hand has touched yet. Struck ones are silent. */
 export function chipsOf(findings: readonly CaseFinding[], read: readonly Reading[]): Chip[] {
   const touched = new Set(findings.map(({ sign }) => sign));
-  const recorded = findings.flatMap(({ sign, state, phrase }) => (state === 'struck' ? [] : [{ sign, state, phrase, confirmed: true }]));
+  const recorded = findings.flatMap(({ sign, state, phrase }) =>
+    state === 'struck' ? [] : [{ sign, state, phrase, confirmed: true, sure: 1 }],
+  );
   return [...recorded, ...read.filter(({ sign }) => !touched.has(sign)).map((reading) => ({ ...reading, confirmed: false }))];
 }
 
@@ -34,9 +39,12 @@ export function withFinding(
   return state === 'not-looked' ? others : [...others, { ...finding, state }];
 }
 
+// The least that a question may say.
+const leastSure = 0.01;
+
 /** What speaks of the trouble that is at work now: old scars don't. */
-export const evidenceOf = (chips: readonly Chip[]): { sign: string; state: 'seen' | 'absent' }[] =>
-  chips.flatMap(({ sign, state }) => (state === 'old' ? [] : [{ sign, state }]));
+export const evidenceOf = (chips: readonly Chip[]): { sign: string; state: 'seen' | 'absent'; sure: number }[] =>
+  chips.flatMap(({ sign, state, sure }) => (state === 'old' ? [] : [{ sign, state, sure: Math.max(leastSure, sure) }]));
 
 /** Tapping a drawn sign: seen, then looked-and-not-there, then not looked. */
 export const nextState = (state: SignState): SignState => (state === 'seen' ? 'absent' : state === 'absent' ? 'not-looked' : 'seen');

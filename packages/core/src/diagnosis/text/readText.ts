@@ -8,6 +8,8 @@ import type { Token } from './tokens.js';
 /** One reading of a text, with the words it came from. */
 export interface Reading extends Finding {
   readonly phrase: string;
+  /** chance that this is what was meant, 0 to 1 */
+  readonly sure: number;
 }
 
 export interface TextReading {
@@ -42,7 +44,7 @@ export function readText(text: string, lexicon: Lexicon, expected?: ReadonlySet<
   const read: Reading[] = [];
   const hosts: { host: string; phrase: string }[] = [];
   let onset: Onset | undefined;
-  for (const { meaning, at } of kept.sort((a, b) => a.at[0]! - b.at[0]!)) {
+  for (const { meaning, at, sure } of kept.sort((a, b) => a.at[0]! - b.at[0]!)) {
     const words = wordsBetween(text, tokens, at);
     if (meaning.kind === 'host') hosts.push({ host: meaning.id, phrase: words });
     else if (meaning.kind === 'onset') onset ??= meaning.id;
@@ -51,7 +53,7 @@ export function readText(text: string, lexicon: Lexicon, expected?: ReadonlySet<
       if (negator !== undefined) used.add(negator);
       if (read.some(({ sign }) => sign === meaning.id)) continue;
       const phrase = negator === undefined ? words : `${text.slice(tokens[negator]!.start, tokens[negator]!.end)} ${words}`;
-      read.push({ sign: meaning.id, state: negator === undefined ? 'seen' : 'absent', phrase });
+      read.push({ sign: meaning.id, state: negator === undefined ? 'seen' : 'absent', phrase, sure });
     }
   }
   const unread = tokens
