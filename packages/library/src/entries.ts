@@ -187,6 +187,8 @@ export const language = z.strictObject({
   stemmer: text,
   fillers: text.max(4000),
   clauseBreaks: z.array(text),
+  joiners: z.array(text),
+  clauseStarts: z.array(text),
   negations: z.array(text).min(1),
   softeners: z.array(text).default([]),
   same: z.record(text, z.array(text).min(1)),

@@ -17,12 +17,15 @@ const slack = 3;
 // Words of one sign count together within this many content words.
 const window = 7;
 // What words that make no phrase must weigh together to count as a reading, and how much less they then count than a phrase.
-const enoughWeight = 7;
+const enoughWeight = 5.5;
 const looseShare = 0.55;
 
 // A sign that nothing on this host shows is the less likely meaning of doubtful words, and seldom what was meant.
 const unexpectedShare = 0.65;
 const unexpectedSure = 0.15;
+// Among those that are shown here, the more usual one is preferred by up to this share.
+const usualWeight = 0.4;
+const middling = 0.5;
 // Log odds that a match is what was meant: so much to begin with, and so much for each point of its score. Fitted by eye to the readings of
 // the tuning descriptions: a score of 3 is right 4 times in 10, of 7 8 in 10, of 10 and more 99 in 100; unexpected ones were never right.
 const sureness = { start: -2.1, each: 0.55 };
@@ -30,21 +33,22 @@ const sureness = { start: -2.1, each: 0.55 };
 /**
  * Every reading that a text allows, whole phrases and loose words, strongest first. They may contradict each other.
  *
- * @param expected - signs that something on the host in question shows; all signs are alike when it is not given
+ * @param usual - how usual the signs are that something on the host in question shows, 0 to 1; all signs are alike when it is not given
  */
-export function findMatches(tokens: readonly Token[], lexicon: Lexicon, expected?: ReadonlySet<string>): Match[] {
+export function findMatches(tokens: readonly Token[], lexicon: Lexicon, usual?: ReadonlyMap<string, number>): Match[] {
   const content = tokens.flatMap((token, i) => (lexicon.language.fillers.has(token.word) ? [] : [i]));
   const positions = indexByStem(tokens, content);
   const all = indexByStem(tokens, tokens.keys());
   const whole = lexicon.phrases.flatMap((phrase) => findPhrase(phrase, tokens, onlyFillers(phrase, positions) ? all : positions, lexicon));
   return [...whole, ...findLoose(tokens, content, lexicon)]
-    .map((match) => weighed(match, !expected || match.meaning.kind !== 'sign' || expected.has(match.meaning.id)))
+    .map((match) => weighed(match, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
     .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 }
 
-function weighed(match: Omit<Match, 'sure'>, expected: boolean): Match {
+function weighed(match: Omit<Match, 'sure'>, usual: number | undefined): Match {
   const sure = 1 / (1 + Math.exp(-sureness.start - sureness.each * match.score));
-  return expected ? { ...match, sure } : { ...match, score: match.score * unexpectedShare, sure: sure * unexpectedSure };
+  if (usual === undefined) return { ...match, score: match.score * unexpectedShare, sure: sure * unexpectedSure };
+  return { ...match, score: match.score * (1 + usualWeight * (usual - middling)), sure };
 }
 
 function indexByStem(tokens: readonly Token[], at: Iterable<number>): Map<string, number[]> {

@@ -11,6 +11,9 @@ export interface LanguageFacts {
   /** words that a phrase may skip, parted by blanks */
   readonly fillers: string;
   readonly clauseBreaks: readonly string[];
+  /** words that join; before one of `clauseStarts` they begin a new clause ("and have"), else they go on with a list ("webs and dots") */
+  readonly joiners: readonly string[];
+  readonly clauseStarts: readonly string[];
   readonly negations: readonly string[];
   /** words after which a negation denies nothing ("not only") */
   readonly softeners: readonly string[];
@@ -26,6 +29,8 @@ export interface LanguageFacts {
 export interface Language {
   readonly fillers: ReadonlySet<string>;
   readonly clauseBreaks: ReadonlySet<string>;
+  readonly joiners: ReadonlySet<string>;
+  readonly clauseStarts: ReadonlySet<string>;
   readonly negations: ReadonlySet<string>;
   readonly softeners: ReadonlySet<string>;
   /** the stem of a folded word, after like-meaning words have become one */
@@ -55,6 +60,8 @@ export function readyLanguage(facts: LanguageFacts): Language {
   return {
     fillers: new Set([...facts.fillers.split(/\s+/), ...clauseBreaks]),
     clauseBreaks,
+    joiners: new Set(facts.joiners),
+    clauseStarts: new Set(facts.clauseStarts),
     negations: new Set(facts.negations),
     softeners: new Set(facts.softeners),
     stemOf,

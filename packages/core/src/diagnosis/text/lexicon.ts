@@ -39,6 +39,8 @@ const coreFrom = 3;
 
 interface Entry {
   readonly stems: readonly string[];
+  /** more words stood there; the fillers among them were left out */
+  readonly cut: boolean;
   readonly meaning: Meaning;
 }
 
@@ -52,7 +54,10 @@ interface Entry {
 export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs' | 'hosts' | 'languages'>, languageId?: string): Lexicon {
   const facts = languages.find(({ id }) => id === languageId) ?? languages[0]!;
   const language = readyLanguage(facts);
-  const entry = (words: string, meaning: Meaning): Entry => ({ stems: contentStems(words, language), meaning });
+  const entry = (words: string, meaning: Meaning): Entry => {
+    const stems = contentStems(words, language);
+    return { stems, cut: words.trim().includes(' '), meaning };
+  };
   const entries: Entry[] = [
     ...signs.flatMap(({ id, name, words }) =>
       [name, ...words, ...(facts.signs?.[id] ?? [])].map((text) => entry(text, { kind: 'sign', id })),
@@ -66,10 +71,10 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   const meanings = new Set(entries.map(({ meaning }) => meaning.kind + meaning.id)).size;
   const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
   const generic = new Set([...owners].filter(([, own]) => own.size >= genericFrom).map(([stem]) => stem));
-  // "Nothing came up" holds no word of its own but a denial: that would be found everywhere.
+  // "Nothing came up" holds no word of its own but a denial, "small plants" nothing but "small": they would be found everywhere.
   const denials = new Set([...language.negations].map(language.stemOf));
   const phrases = entries
-    .filter(({ stems }) => !stems.every((stem) => denials.has(stem)))
+    .filter(({ stems, cut }) => !stems.every((stem) => denials.has(stem)) && !(cut && stems.length === 1 && generic.has(stems[0]!)))
     .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
   return { language, phrases, hints: hintsByStem(entries, rarity), vocabulary: new Set(owners.keys()), generic };
 }

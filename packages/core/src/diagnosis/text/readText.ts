@@ -28,15 +28,15 @@ export interface TextReading {
  * was not understood is given back.
  *
  * @param text - up to some thousands of words
- * @param expected - signs that something on the host in question shows: they are the likelier meaning of doubtful words
+ * @param usual - how usual the signs are that something on the host in question shows, 0 to 1: they are the likelier meaning of doubtful words
  * @example
  * readText('sticky leaves but no webs', lexicon).read
  * // => [{ sign: 'sticky-leaves', state: 'seen', phrase: 'sticky leaves' }, { sign: 'leaf-webbing', state: 'absent', phrase: 'no webs' }]
  */
-export function readText(text: string, lexicon: Lexicon, expected?: ReadonlySet<string>): TextReading {
+export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<string, number>): TextReading {
   const tokens = correctTokens(tokenise(text, lexicon.language), lexicon);
   const used = new Set<number>();
-  const kept = findMatches(tokens, lexicon, expected).filter(({ at }) => {
+  const kept = findMatches(tokens, lexicon, usual).filter(({ at }) => {
     const fresh = isFresh(at, tokens, used, lexicon);
     if (fresh) at.forEach((i) => used.add(i));
     return fresh;

@@ -6,6 +6,8 @@ export const testLanguage: LanguageFacts = {
   stemmer: 'english',
   fillers: 'a an the is are it its my i have there on in of at and or to for looks it plant everywhere',
   clauseBreaks: ['but'],
+  joiners: ['and'],
+  clauseStarts: ['have', 'there'],
   negations: ['no', 'not', 'never', 'nothing'],
   softeners: ['only', 'sure'],
   same: {

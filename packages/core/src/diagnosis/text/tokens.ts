@@ -34,7 +34,8 @@ export function tokenise(text: string, language: Language): Token[] {
     const start = match.index;
     const end = start + match[0].length;
     const words = openContraction(fold(match[0]));
-    if (language.clauseBreaks.has(words[0]!)) clause++;
+    if (language.clauseBreaks.has(words[0]!) || (language.joiners.has(tokens.at(-1)?.word ?? '') && language.clauseStarts.has(words[0]!)))
+      clause++;
     for (const word of words) tokens.push({ word, stem: language.stemOf(word), start, end, clause, sentence });
   }
   return tokens;
