@@ -24,6 +24,7 @@ test.each([
   ['STICKY LEAVES!!! webbing???', ['seen sticky-leaves', 'seen leaf-webbing']],
   ['sticky laeves', ['seen sticky-leaves']],
   ['The leaves are sticky.', ['seen sticky-leaves']],
+  ['buds never opened and have tiny black bristles', ['seen buds-drop', 'seen buds-bristled']],
   ['white mold under the leaves', ['seen grey-down-under']],
   ['I planted it in May and I love it', []],
 ])('“%s”', (text, expected) => {

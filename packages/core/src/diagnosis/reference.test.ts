@@ -8,15 +8,18 @@ import { testKnowledge } from './testKnowledge';
 const q: Readonly<Record<Frequency, number>> = { always: 0.93, often: 0.69, sometimes: 0.35, seldom: 0.1, never: 0 };
 const leaks = { everywhere: 0.08, 'now-and-then': 0.02, telling: 0.004 } as const;
 
-function chanceSeen(sign: (typeof testKnowledge.signs)[number], causes: readonly ConditionFacts[]): number {
+// Words that were taken for a sign, over any sign's being there 6 times in 100.
+const misread = (sure: number) => ((1 - sure) * 0.06) / (sure * 0.94);
+
+function chanceSeen(sign: (typeof testKnowledge.signs)[number], causes: readonly ConditionFacts[], share: number): number {
   const never = causes.filter((cause) => cause.signs[sign.id] === 'never').length;
-  const leak = leaks[sign.common] * 0.2 ** never;
-  return 1 - causes.reduce((unseen, cause) => unseen * (1 - q[cause.signs[sign.id] ?? 'never']), 1 - leak);
+  const leak = share * leaks[sign.common] * 0.2 ** never;
+  return 1 - causes.reduce((unseen, cause) => unseen * (1 - share * q[cause.signs[sign.id] ?? 'never']), 1 - leak);
 }
 
 function slowMarginals(circumstances: Circumstances, findings: readonly Finding[], { conditions } = testKnowledge): Map<string, number> {
   const shown = (one: ConditionFacts) =>
-    findings.some(({ sign, state }) => state === 'seen' && ['always', 'often'].includes(one.signs[sign] ?? ''));
+    findings.some(({ sign, state, sure = 1 }) => state === 'seen' && sure >= 0.5 && ['always', 'often'].includes(one.signs[sign] ?? ''));
   const candidates = conditions.filter(({ hosts, ...one }) => hosts.often.includes(circumstances.host.id) || shown({ hosts, ...one }));
   const sets = candidates.flatMap((one, i) => [
     [one],
@@ -29,17 +32,19 @@ function slowMarginals(circumstances: Circumstances, findings: readonly Finding[
       (product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds),
       6 ** links * 3 ** carried,
     );
-    return findings.reduce((product, { sign, state }) => {
+    return findings.reduce((product, { sign, state, sure = 1 }) => {
       const seen = chanceSeen(
         testKnowledge.signs.find(({ id }) => id === sign)!,
         causes,
+        state === 'seen' ? 1 : sure,
       );
-      return product * (state === 'seen' ? seen : 1 - seen);
+      return product * (state === 'seen' ? seen + misread(sure) * (1 - seen) : 1 - seen);
     }, prior);
   });
-  const other = findings.reduce((product, { sign, state }) => {
-    const seen = Math.max(0.08, leaks[testKnowledge.signs.find(({ id }) => id === sign)!.common]);
-    return product * (state === 'seen' ? seen : 1 - seen);
+  const other = findings.reduce((product, { sign, state, sure = 1 }) => {
+    const leak = leaks[testKnowledge.signs.find(({ id }) => id === sign)!.common];
+    const seen = Math.max(0.08, leak + misread(sure) * (1 - leak));
+    return product * (state === 'seen' ? seen : 1 - sure * seen);
   }, 0.01);
   const total = weights.reduce((sum, weight) => sum + weight, other);
   const marginals = new Map<string, number>([['none of these', other / total]]);
@@ -51,6 +56,7 @@ const anyFindings = fc.uniqueArray(
   fc.record({
     sign: fc.constantFrom(...testKnowledge.signs.map(({ id }) => id)),
     state: fc.constantFrom('seen' as const, 'absent' as const),
+    sure: fc.constantFrom(undefined, 1, 0.9, 0.6, 0.2),
   }),
   { selector: (one) => one.sign },
 );

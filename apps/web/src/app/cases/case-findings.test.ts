@@ -9,12 +9,12 @@ const finding = (sign: string, state: CaseFinding['state']): CaseFinding => ({
   phrase: null,
   on: '2026-07-18',
 });
-const reading = (sign: string, state: 'seen' | 'absent' = 'seen') => ({ sign, state, phrase: sign });
+const reading = (sign: string, state: 'seen' | 'absent' = 'seen') => ({ sign, state, phrase: sign, sure: 0.8 });
 
 test('a reading waits until a hand has touched its sign', () => {
-  expect(chipsOf([], [reading('webs')])).toEqual([{ sign: 'webs', state: 'seen', phrase: 'webs', confirmed: false }]);
+  expect(chipsOf([], [reading('webs')])).toEqual([{ sign: 'webs', state: 'seen', phrase: 'webs', sure: 0.8, confirmed: false }]);
   expect(chipsOf([finding('webs', 'absent')], [reading('webs')])).toEqual([
-    { sign: 'webs', state: 'absent', phrase: null, confirmed: true },
+    { sign: 'webs', state: 'absent', phrase: null, confirmed: true, sure: 1 },
   ]);
 });
 
@@ -42,5 +42,10 @@ test('three taps lead round: seen, looked and not there, not looked', () => {
 test('an old scar stays a chip and is no evidence of what is at work now', () => {
   const chips = chipsOf([finding('webs', 'old'), finding('dust', 'absent')], []);
   expect(chips.map(({ state }) => state)).toEqual(['old', 'absent']);
-  expect(evidenceOf(chips)).toEqual([{ sign: 'dust', state: 'absent' }]);
+  expect(evidenceOf(chips)).toEqual([{ sign: 'dust', state: 'absent', sure: 1 }]);
+});
+
+test('a reading counts for as much as it is sure until a hand confirms it', () => {
+  expect(evidenceOf(chipsOf([], [reading('webs')]))).toEqual([{ sign: 'webs', state: 'seen', sure: 0.8 }]);
+  expect(evidenceOf(chipsOf([finding('webs', 'seen')], [reading('webs')]))).toEqual([{ sign: 'webs', state: 'seen', sure: 1 }]);
 });

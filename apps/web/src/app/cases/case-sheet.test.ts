@@ -69,5 +69,7 @@ test('it tells which half of the earth, and no more of where the garden lies', (
 });
 
 test('chances are told in whole percent, and never as certain', () => {
-  expect([0, 0.004, 0.37, 0.996, 1].map(chanceWord)).toEqual(['< 1 %', '< 1 %', '37 %', '> 99 %', '> 99 %']);
+  expect([0, 0.004, 0.37, 0.996, 1].map(chanceWord)).toEqual(
+    ['< 1 %', '< 1 %', '37 %', '> 99 %', '> 99 %'].map((word) => word.replaceAll(' ', '\u00a0')),
+  );
 });

@@ -30,6 +30,8 @@ test.each([
   ['not only webs but dust that is orange', ['seen webs', 'seen dust']],
   ['not sure, sticky', ['seen sticky']],
   ['nothing sticky', ['absent sticky']],
+  ['no webs and sticky leaves', ['absent webs', 'absent sticky']],
+  ['no webs and there is orange dust', ['absent webs', 'seen dust']],
 ] as const)('a negation reaches as far as it means: “%s”', (text, expected) => {
   expect(read(text)).toEqual(expected);
 });
@@ -38,8 +40,39 @@ test('a sign that this host shows is the likelier meaning of doubtful words', ()
   const { signs, hosts, languages } = testKnowledge;
   const sign = (id: string, words: string[]) => ({ ...signs[0]!, id, name: id, words });
   const twins = buildLexicon({ signs: [sign('one', ['brown crust']), sign('two', ['brown crust'])], hosts, languages });
-  const only = (expected: string) => readText('a brown crust', twins, new Set([expected])).read.map((one) => one.sign);
+  const only = (expected: string) => readText('a brown crust', twins, new Map([[expected, 0.5]])).read.map((one) => one.sign);
   expect([only('one'), only('two')]).toEqual([['one'], ['two']]);
+});
+
+test('the more usual sign on this plant is preferred, and one that nobody knows there is hardly sure', () => {
+  const { signs, hosts, languages } = testKnowledge;
+  const sign = (id: string, words: string[]) => ({ ...signs[0]!, id, name: id, words });
+  const twins = buildLexicon({ signs: [sign('one', ['brown crust']), sign('two', ['brown crust'])], hosts, languages });
+  const [usual] = readText(
+    'a brown crust',
+    twins,
+    new Map([
+      ['one', 0.3],
+      ['two', 0.8],
+    ]),
+  ).read;
+  expect(usual!.sign).toBe('two');
+  const [strange] = readText('a brown crust', twins, new Map()).read;
+  expect(strange!.sure).toBeLessThan(0.2);
+});
+
+test('a reading is surer the more telling its words are', () => {
+  const sure = (text: string) => readText(text, lexicon).read[0]!.sure;
+  expect(sure('orange powder')).toBeGreaterThan(sure('webs'));
+  expect(sure('webs')).toBeGreaterThan(0);
+  expect(sure('orange powder')).toBeLessThan(1);
+});
+
+test('a phrase that fillers leave with one common word is not sought', () => {
+  const { signs, hosts, languages } = testKnowledge;
+  const many = Array.from({ length: 6 }, (_, i) => ({ ...signs[0]!, id: `m${i}`, name: `small thing${i}`, words: [] }));
+  const small = { ...signs[0]!, id: 'stunted', name: 'stunted', words: ['small plant'] };
+  expect(readText('small beads', buildLexicon({ signs: [...many, small], hosts, languages })).read).toEqual([]);
 });
 
 test('words of one sign count together though none of its phrases is there', () => {
