@@ -81,7 +81,17 @@ export const condition = z.strictObject({
   onset,
   patterns: z.array(pattern).min(1),
   signs: z.record(entryId, frequency),
-  stages: z.array(z.strictObject({ id: entryId, kind: stageKind, does: text, hidden: hiding.optional() })).min(1),
+  stages: z
+    .array(
+      z.strictObject({
+        id: entryId,
+        kind: stageKind,
+        does: text,
+        hidden: hiding.optional(),
+        mark: entryId.optional().describe('the drawing of the animal at this stage'),
+      }),
+    )
+    .min(1),
   checks: z.array(entryId).min(1),
   lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
   threshold: z.strictObject({ act: text, basis: text }),

@@ -6,6 +6,7 @@ import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
 import { SeasonStrip } from '../library/season-strip';
 import { SignTile } from '../library/sign-tile';
+import { StageList } from '../library/stage-list';
 import { kindWords } from '../shared/words';
 import { CaseHead } from './case-head';
 
@@ -17,7 +18,7 @@ const most = 8;
 /** Two causes side by side: the signs that tell them apart, those that they share, their stages and seasons. */
 @Component({
   selector: 'fn-compare-page',
-  imports: [CaseHead, EntryLink, RouterLink, SeasonStrip, SignTile],
+  imports: [CaseHead, EntryLink, RouterLink, SeasonStrip, SignTile, StageList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './compare-page.scss',
   template: `
@@ -79,13 +80,7 @@ const most = 8;
               <h3>When</h3>
               <fn-season-strip [months]="cause.months" [south]="south()" />
               <h3>Stages</h3>
-              <ol>
-                @for (stage of cause.stages; track stage.id) {
-                  <li>
-                    <b>{{ stage.id.replaceAll('-', ' ') }}</b> {{ stage.does }}
-                  </li>
-                }
-              </ol>
+              <fn-stage-list [stages]="cause.stages" />
             </div>
           }
         </div>

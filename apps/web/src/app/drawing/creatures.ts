@@ -7,6 +7,8 @@ import { crawlers } from './crawlers';
 import { ellipse, openPath, polar } from './geometry';
 import type { Point, Shape, Tone } from './shape';
 import { inked, stroke, wash } from './shape';
+import { winged } from './winged';
+import { young } from './young';
 
 function aphid(tone: Tone): Shape[] {
   return [
@@ -26,6 +28,8 @@ export const creatures: Readonly<Record<string, Draw>> = {
   ...bugs,
   ...caterpillars,
   ...crawlers,
+  ...winged,
+  ...young,
   'aphid-green': () => aphid('leaf'),
   'aphid-black': () => aphid('dark'),
   mummy: () => [

@@ -1,5 +1,6 @@
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
+import { creatures } from './creatures';
 import { drawLeaf, drawSign, markNames } from './draw-sign';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { bitten } from './bitten';
@@ -7,13 +8,37 @@ import type { Blade } from './leaf';
 import { blades, leafShapes } from './leaf';
 import type { Point } from './shape';
 
-const { signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+const { conditions, signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 
 // Each drawing once, though several signs may share it.
 const drawings = [...new Map(signs.map(({ drawing }) => [drawing.mark, drawing])).values()];
 
 test('every sign of the library has a drawing of its own mark', () => {
   expect(signs.filter(({ drawing }) => !markNames.includes(drawing.mark)).map(({ id }) => id)).toEqual([]);
+});
+
+test('every stage that is drawn has a mark, and every animal that can be drawn is seen somewhere', () => {
+  const stages = conditions.flatMap((condition) => condition.stages.flatMap(({ mark }) => mark ?? []));
+  expect(stages.filter((mark) => !(mark in creatures))).toEqual([]);
+  const shown = new Set([...stages, ...signs.map(({ drawing }) => drawing.mark)]);
+  expect(Object.keys(creatures).filter((mark) => !shown.has(mark))).toEqual([]);
+});
+
+test('the main pests are drawn from egg to adult', () => {
+  const drawn = (id: string) => conditions.find((one) => one.id === id)!.stages.map(({ kind, mark }) => [kind, mark !== undefined]);
+  for (const id of ['cabbage-white', 'lily-beetle', 'leek-moth', 'spider-mite', 'glasshouse-whitefly', 'codling-moth', 'carrot-fly'])
+    expect(drawn(id).filter(([, has]) => !has)).toEqual([]);
+});
+
+test('animals are drawn on their sheet, each line from numbers', () => {
+  for (const [mark, draw] of Object.entries(creatures)) {
+    const shapes = draw(seededRandom(7));
+    expect([mark, shapes.every(({ d }) => !/NaN|undefined/.test(d))]).toEqual([mark, true]);
+    const places = shapes.flatMap(({ d }) =>
+      [...d.matchAll(/[ML](-?[\d.]+)[ ,](-?[\d.]+)/g)].flatMap(([, x, y]) => [Number(x), Number(y)]),
+    );
+    expect([mark, places.filter((place) => place < -12 || place > 112)]).toEqual([mark, []]);
+  }
 });
 
 test('what is not drawn on a leaf is drawn whole', () => {

@@ -1,31 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { Condition } from '@field-nurse/library';
 import { Garden } from '../gardens/garden';
-import { evidenceWords, hidingWords, kindWords, onsetWords, patternWords, roleWords, rungWords, settingWords } from '../shared/words';
+import { evidenceWords, kindWords, onsetWords, patternWords, roleWords, rungWords, settingWords, stageWords } from '../shared/words';
 import { Disputes } from './disputes';
 import { EntryLink } from './entry-link';
 import { Library } from './library';
 import { signsOf } from './library-search';
 import { SeasonStrip } from './season-strip';
 import { SignTile } from './sign-tile';
+import { StageList } from './stage-list';
 
 const frequencyWords = { always: 'nearly always', often: 'often', sometimes: 'sometimes', seldom: 'seldom', never: 'never' } as const;
-const stageWords: Readonly<Record<string, string>> = {
-  egg: 'egg',
-  larva: 'larva',
-  nymph: 'young',
-  pupa: 'pupa',
-  adult: 'adult',
-  spore: 'spore',
-  lesion: 'lesion',
-  any: 'any time',
-};
-
 /** A trouble or a friend: its signs, stages, season, look-alikes, and what helps when. */
 @Component({
   selector: 'fn-condition-entry',
-  imports: [Disputes, EntryLink, RouterLink, SeasonStrip, SignTile],
+  imports: [Disputes, EntryLink, RouterLink, SeasonStrip, SignTile, StageList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './entry.scss',
   templateUrl: './condition-entry.html',
@@ -73,13 +62,6 @@ export class ConditionEntry {
   protected readonly frequencies = frequencyWords;
   protected readonly stages = stageWords;
   protected readonly evidences = evidenceWords;
-  protected readonly stageName = (id: string) => id.charAt(0).toUpperCase() + id.slice(1).replaceAll('-', ' ');
-  /** what kind of stage it is, where its name does not say so, and where it hides */
-  protected readonly stageNote = ({ id, kind, hidden }: Condition['stages'][number]) =>
-    [!id.startsWith(stageWords[kind]!) && kind !== 'any' && stageWords[kind], hidden && hidingWords[hidden]?.toLowerCase()]
-      .filter(Boolean)
-      .map((word) => ` · ${word}`)
-      .join('');
   protected readonly isHost = (id: string) => this.library.hosts().has(id);
   protected readonly settings = computed(() =>
     this.one()

@@ -133,6 +133,17 @@ export const circumstanceWords: Readonly<Record<string, string>> = {
   history: 'what this garden has had before',
   clinic: 'what the plant clinic found',
 };
+export const stageWords: Readonly<Record<string, string>> = {
+  egg: 'egg',
+  larva: 'larva',
+  nymph: 'young',
+  pupa: 'pupa',
+  adult: 'adult',
+  spore: 'spore',
+  lesion: 'lesion',
+  any: 'any time',
+};
+
 export const advice =
   'Field Nurse advises. The label in your hand and local rules outrank it; a plant clinic or licensed adviser decides what is lawful and safe.';
 
