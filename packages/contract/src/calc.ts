@@ -50,6 +50,17 @@ export const differentialRequest = z.strictObject({
       }),
     )
     .max(200)
+    .superRefine((findings, context) => {
+      findings.forEach(({ sign, state }, i) => {
+        if (findings.slice(0, i).some((one) => one.sign === sign && one.state !== state))
+          context.addIssue({
+            code: 'custom',
+            path: [i, 'state'],
+            message: 'This sign is said to be both there and not there.',
+            params: { code: 'contradiction' },
+          });
+      });
+    })
     .optional(),
   setting: setting.optional(),
   month: z.int().min(1).max(12).optional(),

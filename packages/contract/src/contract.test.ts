@@ -118,6 +118,18 @@ describe('questions to the calculations', () => {
     [differential.body, { host: 'leek', month: 13 }, ['month']],
     [differential.body, { host: 'leek', findings: [{ sign: 'rust-pustules', state: 'struck' }] }, ['findings.0.state']],
     [differential.body, { host: 'leek', text: 'x'.repeat(20_001) }, ['text']],
+    [
+      differential.body,
+      {
+        host: 'leek',
+        findings: [
+          { sign: 'rust-pustules', state: 'seen' },
+          { sign: 'rust-pustules', state: 'absent' },
+        ],
+      },
+      ['findings.1.state'],
+    ],
+    [differential.body, { host: 'leek', findings: [{ sign: 'rust-pustules', state: 'seen', sure: 0 }] }, ['findings.0.sure']],
     [options.body, { host: 'leek', conditions: [], setting: 'outdoor', stance: 'organic' }, ['conditions']],
     [options.body, { host: 'leek', conditions: ['x'], setting: 'moon', stance: 'organic' }, ['setting']],
     [

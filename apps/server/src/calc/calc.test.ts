@@ -20,6 +20,56 @@ test('a differential from lay words and any name of the plant', async () => {
   expect(ranked[0]).toMatchObject({ condition: 'blossom-end-rot' });
 });
 
+interface Told {
+  readonly read: readonly { readonly sign: string; readonly state: string; readonly sure: number }[];
+  readonly unread: readonly string[];
+  readonly ranked: readonly { readonly condition: string; readonly probability: number }[];
+  readonly nextLooks: readonly unknown[];
+  readonly settled: boolean;
+  readonly alerts: readonly { readonly code: string }[];
+}
+
+describe('words that say little, or too much', () => {
+  const ask = (text: string) => calc<Told>('differential', { host: 'tomato', text, month: 7 });
+
+  test.each(['it looks sad', '😭🍅', '…', 'help!!!', ''])(
+    '“%s”: nothing is read, nothing is taken for settled, and looks are proposed',
+    async (text) => {
+      const { read, ranked, nextLooks, settled, alerts } = await ask(text);
+      expect(read).toEqual([]);
+      expect(settled).toBe(false);
+      expect(nextLooks.length).toBeGreaterThan(2);
+      expect(ranked[0]!.probability).toBeLessThan(0.2);
+      expect(alerts.map(({ code }) => code)).toContain('too-little-seen');
+    },
+  );
+
+  test('three languages mixed: what is English is read, the rest is given back', async () => {
+    const { read, unread } = await ask('la planta está triste, sticky leaves und Blätter sind gelb');
+    expect(read.filter(({ sure }) => sure > 0.4).map(({ sign }) => sign)).toEqual(['sticky-leaves']);
+    expect(unread).toEqual(expect.arrayContaining(['planta', 'triste', 'gelb']));
+  });
+
+  test('markup is words like others', async () => {
+    const { read } = await ask('<script>alert(1)</script><b>sticky leaves</b>');
+    expect(read.map(({ sign }) => sign)).toEqual(['sticky-leaves']);
+  });
+
+  test('three thousand words are read in a moment; ten thousand are refused with the limit', async () => {
+    const words = (count: number) => 'my old tomato has sticky leaves. '.repeat(count / 6);
+    const began = Date.now();
+    const { read } = await ask(words(3000));
+    expect(read.map(({ sign }) => sign)).toEqual(['sticky-leaves']);
+    expect(Date.now() - began).toBeLessThan(4000);
+    expect(await refused(ask(words(10_000)))).toMatch(/400.*too_big.*20000|400.*20000.*too_big/);
+  });
+
+  test('the same sign there and not there is refused with its place', async () => {
+    const findings = (['seen', 'absent'] as const).map((state) => ({ sign: 'leaf-webbing', state }));
+    expect(await refused(calc('differential', { host: 'tomato', findings }))).toMatch(/400.*findings.*both there and not there/);
+  });
+});
+
 test('options: every one that acts on the causes is there, the ruled-out ones with their reasons', async () => {
   const { options } = await calc<{ options: { verdict: string; reasons: { weight: string }[] }[] }>('options', {
     host: 'leek',

@@ -26,6 +26,8 @@ const unexpectedSure = 0.15;
 // Among those that are shown here, the more usual one is preferred by up to this share.
 const usualWeight = 0.4;
 const middling = 0.5;
+// A reading from nothing but words that were put right is this much less sure: they may be of another language, or mean something else.
+const correctedSure = 0.3;
 // Log odds that a match is what was meant: so much to begin with, and so much for each point of its score. Fitted by eye to the readings of
 // the tuning descriptions: a score of 3 is right 4 times in 10, of 7 8 in 10, of 10 and more 99 in 100; unexpected ones were never right.
 const sureness = { start: -2.1, each: 0.55 };
@@ -41,12 +43,13 @@ export function findMatches(tokens: readonly Token[], lexicon: Lexicon, usual?: 
   const all = indexByStem(tokens, tokens.keys());
   const whole = lexicon.phrases.flatMap((phrase) => findPhrase(phrase, tokens, onlyFillers(phrase, positions) ? all : positions, lexicon));
   return [...whole, ...findLoose(tokens, content, lexicon)]
-    .map((match) => weighed(match, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
+    .map((match) => weighed(match, tokens, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
     .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 }
 
-function weighed(match: Omit<Match, 'sure'>, usual: number | undefined): Match {
-  const sure = 1 / (1 + Math.exp(-sureness.start - sureness.each * match.score));
+function weighed(match: Omit<Match, 'sure'>, tokens: readonly Token[], usual: number | undefined): Match {
+  const slips = match.at.filter((i) => tokens[i]!.corrected).length;
+  const sure = correctedSure ** (slips / match.at.length) / (1 + Math.exp(-sureness.start - sureness.each * match.score));
   if (usual === undefined) return { ...match, score: match.score * unexpectedShare, sure: sure * unexpectedSure };
   return { ...match, score: match.score * (1 + usualWeight * (usual - middling)), sure };
 }

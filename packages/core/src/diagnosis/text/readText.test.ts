@@ -61,6 +61,16 @@ test('the more usual sign on this plant is preferred, and one that nobody knows 
   expect(strange!.sure).toBeLessThan(0.2);
 });
 
+test('what is said and denied is hardly sure, and so is a word that was put right', () => {
+  const [both] = readText('sticky leaves. the new ones are not sticky', lexicon).read;
+  const [once] = readText('sticky leaves', lexicon).read;
+  expect(both).toMatchObject({ sign: 'sticky', state: 'seen' });
+  expect(both!.sure).toBeCloseTo(once!.sure / 2, 9);
+  const [slip] = readText('stipling', lexicon).read;
+  const [right] = readText('stippling', lexicon).read;
+  expect(slip!.sure).toBeLessThan(right!.sure / 2);
+});
+
 test('a reading is surer the more telling its words are', () => {
   const sure = (text: string) => readText(text, lexicon).read[0]!.sure;
   expect(sure('orange powder')).toBeGreaterThan(sure('webs'));

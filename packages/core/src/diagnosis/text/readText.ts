@@ -20,6 +20,9 @@ export interface TextReading {
   readonly unread: readonly string[];
 }
 
+// What is left of a reading's sureness when the text also says the opposite.
+const contradicted = 0.5;
+
 /**
  * Read what a grower wrote into findings.
  *
@@ -51,9 +54,15 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
     else {
       const negator = negatorBefore(tokens, at, lexicon);
       if (negator !== undefined) used.add(negator);
-      if (read.some(({ sign }) => sign === meaning.id)) continue;
+      const state = negator === undefined ? 'seen' : 'absent';
+      const known = read.findIndex(({ sign }) => sign === meaning.id);
+      if (known >= 0) {
+        // What is said and denied stays as it was said first, and is hardly sure.
+        if (read[known]!.state !== state) read[known] = { ...read[known]!, sure: read[known]!.sure * contradicted };
+        continue;
+      }
       const phrase = negator === undefined ? words : `${text.slice(tokens[negator]!.start, tokens[negator]!.end)} ${words}`;
-      read.push({ sign: meaning.id, state: negator === undefined ? 'seen' : 'absent', phrase, sure });
+      read.push({ sign: meaning.id, state, phrase, sure });
     }
   }
   const unread = tokens
@@ -68,7 +77,7 @@ function correctTokens(tokens: readonly Token[], { vocabulary, language }: Lexic
     if (vocabulary.has(token.stem) || language.fillers.has(token.word) || language.negations.has(token.word)) return token;
     const stem = corrected.get(token.stem) ?? correctTypo(token.stem, vocabulary) ?? token.stem;
     corrected.set(token.stem, stem);
-    return { ...token, stem };
+    return stem === token.stem ? token : { ...token, stem, corrected: true };
   });
 }
 

@@ -4,6 +4,8 @@ import type { Language } from './language.js';
 export interface Token {
   readonly word: string;
   readonly stem: string;
+  /** the stem is another one than was written: a slip was put right */
+  readonly corrected?: boolean;
   /** position in the original text */
   readonly start: number;
   readonly end: number;
