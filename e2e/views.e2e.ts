@@ -181,8 +181,12 @@ test('keys: go to a view, find a planting, list the keys', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('/');
-  await page.getByLabel('Page, planting or case').fill('monstera');
+  await page.getByLabel('Page, planting, case or library entry').fill('monstera');
   await expectAccessible(page);
-  await page.getByLabel('Page, planting or case').press('Enter');
+  await page.getByLabel('Page, planting, case or library entry').press('Enter');
   await expect(page.getByRole('heading', { name: 'Monstera', level: 1 })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByLabel('Page, planting, case or library entry').fill('diamondb');
+  await page.getByRole('button', { name: /^Diamondback moth/ }).click();
+  await expect(page.getByRole('heading', { name: /^Diamondback moth/, level: 1 })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import type { TextReading } from '@field-nurse/core/diagnosis';
-import { leakTable, seenGiven, susceptibility } from '@field-nurse/core/diagnosis';
+import { logLikelihood, susceptibility } from '@field-nurse/core/diagnosis';
 import type { Condition, Library as LibraryIndex } from '@field-nurse/library';
 import { searchByName } from '@field-nurse/library/find';
 
@@ -52,19 +52,19 @@ export function findTroubles(index: LibraryIndex, { text, reading, group, host }
 const byName = (a: FoundTrouble, b: FoundTrouble) => a.condition.name.localeCompare(b.condition.name);
 
 function explainers(index: LibraryIndex, conditions: readonly Condition[], reading: TextReading | undefined): FoundTrouble[] {
-  const read = reading?.read.flatMap(({ sign, state }) => {
-    const facts = index.signs.find(({ id }) => id === sign);
-    return facts ? [{ facts, state }] : [];
+  const read = reading?.read.flatMap((finding) => {
+    const facts = index.signs.find(({ id }) => id === finding.sign);
+    return facts ? [{ facts, finding }] : [];
   });
-  if (!read?.some(({ state }) => state === 'seen')) return [];
+  if (!read?.some(({ finding }) => finding.state === 'seen')) return [];
   return conditions
     .map((condition) => {
-      const score = read.reduce((sum, { facts, state }) => {
-        const [own, leak] = [seenGiven(facts, [condition]), leakTable[facts.common]];
-        return sum + Math.log(state === 'seen' ? own / leak : (1 - own) / (1 - leak));
-      }, 0);
+      const score = read.reduce(
+        (sum, { facts, finding }) => sum + logLikelihood(finding, facts, [condition]) - logLikelihood(finding, facts, []),
+        0,
+      );
       const shows = read
-        .filter(({ facts, state }) => state === 'seen' && (condition.signs[facts.id] ?? 'never') !== 'never')
+        .filter(({ facts, finding }) => finding.state === 'seen' && (condition.signs[facts.id] ?? 'never') !== 'never')
         .map(({ facts }) => facts.id);
       return { condition, shows, score };
     })

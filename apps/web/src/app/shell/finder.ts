@@ -7,6 +7,9 @@ import { Router } from '@angular/router';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
+import type { EntryKind } from '../library/library-search';
+import { entryKinds } from '../library/library-search';
+import { searchByName } from '@field-nurse/library/find';
 import { navigation } from './navigation';
 
 interface Target {
@@ -16,8 +19,17 @@ interface Target {
 }
 
 const most = 9;
+// From this many letters on the library is searched too.
+const enoughLetters = 2;
+const entryWords: Readonly<Record<EntryKind, string>> = {
+  conditions: 'trouble',
+  hosts: 'plant',
+  signs: 'sign',
+  interventions: 'what helps',
+  checks: 'look',
+};
 
-/** Find a page, a planting or a case by typing a part of its name. */
+/** Find a page, a planting, a case or an entry of the library by typing a part of its name. */
 @Component({
   selector: 'fn-finder',
   imports: [MatDialogModule, MatFormFieldModule, MatInputModule],
@@ -56,7 +68,7 @@ const most = 9;
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
       <mat-form-field>
-        <mat-label>Page, planting or case</mat-label>
+        <mat-label>Page, planting, case or library entry</mat-label>
         <input matInput #field cdkFocusInitial autocomplete="off" (input)="type(field.value)" (keydown)="onKey($event)" />
       </mat-form-field>
       <ul>
@@ -103,10 +115,22 @@ export class Finder {
 
   protected readonly found = computed(() => {
     const text = this.#text().toLowerCase();
-    return this.#targets()
-      .filter(({ word }) => word.toLowerCase().includes(text))
-      .slice(0, most);
+    const here = this.#targets().filter(({ word }) => word.toLowerCase().includes(text));
+    return [...here, ...this.#entries(text)].slice(0, most);
   });
+
+  /** Entries of the library by any of their names. */
+  #entries(text: string): Target[] {
+    const index = this.#library.index();
+    if (!index || text.trim().length < enoughLetters) return [];
+    return entryKinds.flatMap((kind) =>
+      searchByName<{ id: string; name: string }>(index[kind], text).map(({ id, name }) => ({
+        word: name,
+        kind: entryWords[kind],
+        link: ['/g', this.#garden.summary().id, 'library', kind, id],
+      })),
+    );
+  }
 
   protected type(text: string): void {
     this.#text.set(text);
