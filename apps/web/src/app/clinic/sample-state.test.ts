@@ -1,21 +1,7 @@
-import type { ClinicReport, ClinicSample } from '@field-nurse/contract';
+import type { ClinicReport } from '@field-nurse/contract';
+import { sample } from '../testing/test-garden';
 import { sampleState, testsFrom } from './sample-state';
 
-const sample: ClinicSample = {
-  id: 's',
-  version: 1,
-  caseId: 'rust',
-  clinic: 'reedbank',
-  clinicName: 'Reedbank plant clinic',
-  material: 'leaves',
-  testFor: ['leek-rust'],
-  registeredOn: '2026-07-06',
-  packed: [],
-  sentOn: null,
-  results: [],
-  reportedOn: null,
-  note: '',
-};
 const report: ClinicReport = {
   sample: 's',
   reference: 'RB-1',

@@ -1,4 +1,14 @@
-import type { Application, Case, Decision, GardenContents, GardenSummary, Look, Place, Planting } from '@field-nurse/contract';
+import type {
+  Application,
+  Case,
+  ClinicSample,
+  Decision,
+  GardenContents,
+  GardenSummary,
+  Look,
+  Place,
+  Planting,
+} from '@field-nurse/contract';
 
 // A garden of one sick planting, for tests to change. The day is 18 July 2026.
 
@@ -131,4 +141,20 @@ export const contents: GardenContents = {
   ownEntries: [],
   clinicSamples: [],
   thresholds: [],
+};
+
+export const sample: ClinicSample = {
+  id: 's',
+  version: 1,
+  caseId: 'rust',
+  clinic: 'reedbank',
+  clinicName: 'Reedbank plant clinic',
+  material: 'leaves',
+  testFor: ['leek-rust'],
+  registeredOn: '2026-07-06',
+  packed: [],
+  sentOn: null,
+  results: [],
+  reportedOn: null,
+  note: '',
 };

@@ -1,5 +1,5 @@
 import type { ClinicSample } from '@field-nurse/contract';
-import { application, contents, decision, look, now, planting, sickness, today } from '../testing/test-garden';
+import { application, contents, decision, look, now, planting, sample, sickness, today } from '../testing/test-garden';
 import { sampleState } from '../clinic/sample-state';
 import type { GardenToday } from './agenda';
 import { agendaFor } from './agenda';
@@ -73,26 +73,12 @@ describe('what waits for the gardener', () => {
 });
 
 describe('samples for a plant clinic', () => {
-  const written: ClinicSample = {
-    id: 'sample',
-    version: 1,
-    caseId: 'rust',
-    clinic: null,
-    clinicName: 'Reedbank',
-    material: 'leaves',
-    testFor: ['leek-rust'],
-    registeredOn: '2026-07-01',
-    packed: [],
-    sentOn: null,
-    results: [],
-    reportedOn: null,
-    note: '',
-  };
+  const written = { ...sample, clinic: null, registeredOn: '2026-07-01' };
   const of = (change: Partial<ClinicSample>, cases = contents.cases) =>
     agenda({ samples: [sampleState({ ...written, ...change }, undefined)], cases }).samples;
 
   test('want to be packed until they are sent', () => {
-    expect(of({})).toEqual([{ case: 'rust', sample: 'sample', step: 'to-pack', on: '2026-07-01' }]);
+    expect(of({})).toEqual([{ case: 'rust', sample: 's', step: 'to-pack', on: '2026-07-01' }]);
     expect(of({ sentOn: '2026-07-02' })).toEqual([]);
   });
 

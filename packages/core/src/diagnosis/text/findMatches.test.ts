@@ -1,0 +1,53 @@
+import { testKnowledge } from '../testKnowledge';
+import { findMatches } from './findMatches';
+import { buildLexicon } from './lexicon';
+import { tokenise } from './tokens';
+
+const sign = (id: string, ...words: string[]) => ({ ...testKnowledge.signs[0]!, id, name: `x${id}`, words });
+const lexicon = buildLexicon({
+  ...testKnowledge,
+  signs: [
+    sign('crust', 'grey crust', 'crust of lichen'),
+    sign('fringe', 'white fringe'),
+    sign('hollow', 'hollow stalk with grubs', 'grubs in hollow stalk', 'hollow grubs stalk'),
+  ],
+});
+const find = (text: string, usual?: ReadonlyMap<string, number>) => findMatches(tokenise(text, lexicon.language), lexicon, usual);
+const best = (text: string, usual?: ReadonlyMap<string, number>) => find(text, usual).find(({ meaning }) => meaning.kind === 'sign');
+
+test('a phrase is found in any order, and tells most when its words stand together', () => {
+  const together = best('grey crust')!;
+  const apart = best('grey and rather thick old crust')!;
+  expect(best('crust, all grey')).toMatchObject({ meaning: { id: 'crust' }, at: [0, 2] });
+  expect(apart.meaning).toEqual(together.meaning);
+  expect(apart.score).toBeLessThan(together.score);
+  expect(apart.sure).toBeLessThan(together.sure);
+});
+
+test('words too far apart, or in two sentences, are no phrase', () => {
+  expect(best('grey one two three four five six seven eight nine crust')).toBeUndefined();
+  expect(best('grey. crust')).toBeUndefined();
+});
+
+test('small words between cost nothing', () => {
+  expect(best('grey it is on the crust')!.score).toBeCloseTo(best('grey crust')!.score, 9);
+});
+
+test('loose words of one sign count together, but less than a phrase', () => {
+  const loose = best('grubs, stalk')?.score ?? 0;
+  expect(loose).toBeLessThan(best('hollow stalk with grubs')!.score);
+});
+
+test('what nothing shows here counts less and is hardly sure; the more usual counts more', () => {
+  const score = (usual: ReadonlyMap<string, number>) => best('grey crust', usual)!;
+  const [strange, rare, common] = [score(new Map()), score(new Map([['crust', 0.1]])), score(new Map([['crust', 0.9]]))];
+  expect(strange.score).toBeLessThan(rare.score);
+  expect(rare.score).toBeLessThan(common.score);
+  expect(strange.sure).toBeLessThan(rare.sure / 3);
+});
+
+test('the strongest come first', () => {
+  const scores = find('grey crust, white fringe and a hollow stalk with grubs').map(({ score }) => score);
+  expect(scores).toEqual([...scores].sort((a, b) => b - a));
+  expect(scores.length).toBeGreaterThanOrEqual(3);
+});
