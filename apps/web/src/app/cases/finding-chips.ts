@@ -3,6 +3,9 @@ import { MatIconModule } from '@angular/material/icon';
 import { Library } from '../library/library';
 import type { Chip } from './case-findings';
 
+// A reading that is less sure than this says so.
+const doubtful = 0.6;
+
 /** What has been found, one chip each: its phrase, and a way to confirm or remove it. */
 @Component({
   selector: 'fn-finding-chips',
@@ -16,7 +19,7 @@ import type { Chip } from './case-findings';
           <span class="what">
             <b>{{ lead[chip.state] }}{{ library.signName(chip.sign) }}</b>
             @if (chip.phrase) {
-              <small>from “{{ chip.phrase }}”</small>
+              <small>{{ chip.sure < doubtful ? 'perhaps, ' : '' }}from “{{ chip.phrase }}”</small>
             }
           </span>
           @if (!readonly()) {
@@ -59,5 +62,6 @@ export class FindingChips {
   readonly removed = output<Chip>();
   /** told to be an old scar, or new after all */
   readonly aged = output<Chip>();
+  protected readonly doubtful = doubtful;
   protected readonly lead = { seen: '', absent: 'Not there: ', old: 'Old scar: ' } as const;
 }
