@@ -12,6 +12,15 @@ const openCase =
     if (tab) await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: tab }).click();
   };
 
+/** An entry of the library, by the finder. */
+const openEntry =
+  (typed: string, name: RegExp): Step =>
+  async (page) => {
+    await page.keyboard.press('/');
+    await page.getByLabel('Page, planting, case or library entry').fill(typed);
+    await page.getByRole('dialog').getByRole('button', { name }).last().click();
+  };
+
 /** A view, how to come to it, and what shows that it is there. */
 interface View {
   readonly name: string;
@@ -110,6 +119,10 @@ const caseViews: readonly View[] = [
     },
     shows: heading('Leek moth'),
   },
+  { name: 'Library sign', open: openEntry('silvery slime', /^Silvery slime trail/), shows: heading('Silvery slime trail') },
+  { name: 'Library plant', open: openEntry('monstera', /^Monstera/), shows: heading('Monstera') },
+  { name: 'Library treatment', open: openEntry('fine mesh', /^Cover with fine mesh/), shows: heading('Cover with fine mesh') },
+  { name: 'Library look', open: openEntry('turn three', /^Turn three leaves over/), shows: heading('Turn three leaves over') },
   {
     name: 'Own knowledge',
     open: async (page) => {

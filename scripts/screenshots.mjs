@@ -27,7 +27,7 @@ const pictures = [
   { name: 'compare', cause: 'Thrips', tab: '/compare/thrips/spider-mite' },
   { name: 'cases', path: 'cases' },
   { name: 'case', cause: 'Soft scale' },
-  { name: 'case-phone', cause: 'Soft scale', size: phone },
+  { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
   { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur' },
   { name: 'log', path: 'log' },

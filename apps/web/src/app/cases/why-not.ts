@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
+import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import type { DifferentialAnswer } from '@field-nurse/contract';
@@ -14,7 +15,7 @@ const offered = 8;
 /** "Why not this one?": any cause of the library, with what speaks for and against it here. */
 @Component({
   selector: 'fn-why-not',
-  imports: [EntryLink, EvidenceBars, MatAutocompleteModule, MatFormFieldModule, MatInputModule],
+  imports: [EntryLink, EvidenceBars, MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     :host {
@@ -55,6 +56,18 @@ const offered = 8;
         @if (notHere(cause)) {
           <p class="fn-small">The library knows of no case of it on this plant.</p>
         }
+        @if (!readonly() && !working().includes(cause.condition)) {
+          <p>
+            <button
+              matButton="outlined"
+              type="button"
+              [attr.aria-label]="'Work with ' + cause.name + ' all the same'"
+              (click)="taken.emit(cause.condition)"
+            >
+              Work with it all the same
+            </button>
+          </p>
+        }
       </article>
     }
   `,
@@ -64,7 +77,11 @@ export class WhyNot {
   readonly answer = input<DifferentialAnswer>();
   /** id of the condition that was asked about */
   readonly asked = input<string>();
+  readonly working = input.required<readonly string[]>();
+  readonly readonly = input(false);
   readonly ask = output<string>();
+  /** to be the working diagnosis, whatever its chance */
+  readonly taken = output<string>();
   protected readonly typed = signal('');
   protected readonly chance = chanceWord;
   protected readonly found = computed(() =>
