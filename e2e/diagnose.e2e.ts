@@ -103,9 +103,14 @@ test('a trouble of the garden’s own is written, counts in its cases, is shared
   await page.getByRole('option', { name: 'Corky bumps under the leaf' }).click();
   await page.getByLabel('Orange or brown pustules', { exact: true }).selectOption('seldom');
   await page.getByLabel('Corky bumps under the leaf', { exact: true }).selectOption('always');
+  await page.getByLabel('Add what helps').fill('soap');
+  await page.getByRole('option', { name: 'Insecticidal soap' }).click();
+  await page.getByLabel('Insecticidal soap', { exact: true }).selectOption('much');
   await page.getByLabel('Why: what it is based on').fill('Seen after two spring tides.');
   await page.getByRole('button', { name: 'Keep it for this garden' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Tide rust' })).toBeVisible();
+
+  await expect(page.getByText('50–75 % · folk practice')).toBeVisible();
 
   await page.goto(address);
   await page.getByLabel('In your own words').fill('corky bumps under the leaf');

@@ -1,5 +1,5 @@
 import type { Condition, Sign } from '@field-nurse/library';
-import { draftFrom, idOf, readOwnFile, withHost, withSign } from './own-draft';
+import { draftFrom, helpOf, idOf, readOwnFile, withCheck, withHost, withSign, withTreatment } from './own-draft';
 
 const rust = {
   id: 'rust',
@@ -12,6 +12,8 @@ const rust = {
   lookalikes: [{ condition: 'mould', tell: 'Fluff.' }],
   follows: ['rain'],
   carries: [],
+  checks: ['rub'],
+  treat: [{ use: 'sulphur', stages: ['spore'], efficacy: [20, 45], evidence: 'moderate', note: 'early' }],
 } as unknown as Condition;
 
 test('an id is made of the name’s letters', () => {
@@ -38,6 +40,31 @@ test('a plant has one level', () => {
 test('a sign has one frequency', () => {
   expect(withSign(rust, 'webs', 'often').signs).toEqual({ dust: 'always', webs: 'often' });
   expect(withSign(rust, 'webs', null).signs).toEqual({ dust: 'always' });
+});
+
+test('a look is there once or not at all', () => {
+  expect(withCheck(rust, 'lens', true).checks).toEqual(['rub', 'lens']);
+  expect(withCheck(rust, 'rub', true).checks).toEqual(['rub']);
+  expect(withCheck(rust, 'rub', false).checks).toEqual([]);
+});
+
+test('how much a treatment helps is told in the nearest word', () => {
+  expect(
+    [
+      [0, 20],
+      [20, 45],
+      [55, 85],
+      [85, 99],
+    ].map((range) => helpOf(range as [number, number])),
+  ).toEqual(['little', 'some', 'much', 'nearly all']);
+});
+
+test('a treatment keeps what is known of it; a new one is folk practice at any stage', () => {
+  expect(withTreatment(rust, 'sulphur', 'much').treat).toEqual([
+    { use: 'sulphur', stages: ['spore'], efficacy: [50, 75], evidence: 'moderate', note: 'early' },
+  ]);
+  expect(withTreatment(rust, 'soap', 'some').treat[1]).toEqual({ use: 'soap', stages: ['any'], efficacy: [25, 50], evidence: 'folk' });
+  expect(withTreatment(rust, 'sulphur', null).treat).toEqual([]);
 });
 
 test.each([

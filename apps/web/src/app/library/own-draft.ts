@@ -35,6 +35,31 @@ export function withSign(condition: Condition, sign: string, frequency: Conditio
   return { ...condition, signs: frequency ? { ...condition.signs, [sign]: frequency } : others };
 }
 
+/** The condition with a look that settles it, or without it. */
+export function withCheck(condition: Condition, check: string, there: boolean): Condition {
+  const others = condition.checks.filter((id) => id !== check);
+  return { ...condition, checks: there ? [...others, check] : others };
+}
+
+/** How much of a trouble a treatment takes away, in words, with the range of percent that each stands for. */
+export const helpRanges = { little: [5, 25], some: [25, 50], much: [50, 75], 'nearly all': [75, 95] } as const;
+export type Help = keyof typeof helpRanges;
+
+/** The word whose range lies nearest to an efficacy. */
+export function helpOf([low, high]: readonly [number, number]): Help {
+  const distance = (help: Help) => Math.abs((helpRanges[help][0] + helpRanges[help][1]) / 2 - (low + high) / 2);
+  return (Object.keys(helpRanges) as Help[]).reduce((best, help) => (distance(help) < distance(best) ? help : best));
+}
+
+/** The condition with a treatment that helps so much, or without it. A new one counts at any stage, as folk practice until it is known better. */
+export function withTreatment(condition: Condition, use: string, help: Help | null): Condition {
+  const known = condition.treat.find((one) => one.use === use);
+  if (!help) return { ...condition, treat: condition.treat.filter((one) => one !== known) };
+  const efficacy: [number, number] = [...helpRanges[help]];
+  if (known) return { ...condition, treat: condition.treat.map((one) => (one === known ? { ...one, efficacy } : one)) };
+  return { ...condition, treat: [...condition.treat, { use, stages: ['any'], efficacy, evidence: 'folk' }] };
+}
+
 /** One file of own entries, to be given to another garden. */
 export interface OwnFile {
   readonly format: 'field-nurse-library';

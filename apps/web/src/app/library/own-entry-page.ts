@@ -13,8 +13,9 @@ import { Records } from '../gardens/records';
 import { partWords } from '../shared/words';
 import { Library } from './library';
 import { signsOf } from './library-search';
-import type { Draft, HostLevel } from './own-draft';
-import { draftFrom, entriesOf, withHost, withSign } from './own-draft';
+import type { Draft, Help, HostLevel } from './own-draft';
+import { draftFrom, entriesOf, helpOf, helpRanges, withCheck, withHost, withSign, withTreatment } from './own-draft';
+import { WeighedList } from './weighed-list';
 
 const offered = 8;
 const firstOf = { conditions: 'drought', signs: 'leaf-stippling', hosts: 'tomato' } as const;
@@ -29,10 +30,19 @@ const frequencies = [
   ['never', 'never'],
 ] as const;
 
+const levels = [
+  ['often', 'often'],
+  ['sometimes', 'sometimes'],
+  ['seldom', 'seldom'],
+] as const;
+const helps = Object.keys(helpRanges).map((word) => [word, word] as const);
+
+type Put = Parameters<WeighedList['put']['emit']>[0];
+
 /** Write an entry of the garden's own: a new one from a copy, or the library's changed for here. */
 @Component({
   selector: 'fn-own-entry-page',
-  imports: [MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, RouterLink],
+  imports: [MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, RouterLink, WeighedList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './own-entry-page.scss',
   templateUrl: './own-entry-page.html',
@@ -51,6 +61,8 @@ export class OwnEntryPage {
   protected readonly commons = Object.entries(commonWords);
   protected readonly signCommons = Object.entries(signCommonWords);
   protected readonly frequencies = frequencies;
+  protected readonly levels = levels;
+  protected readonly helps = helps;
   protected readonly months = Array.from({ length: 12 }, (_, i) => ({
     number: i + 1,
     name: new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }).format(Date.UTC(2026, i, 1)),
@@ -82,19 +94,24 @@ export class OwnEntryPage {
     const hosts = this.condition()?.hosts;
     if (!hosts) return [];
     return (['often', 'sometimes', 'seldom'] as const).flatMap((level) =>
-      hosts[level].map((id) => ({ id, name: this.library.hosts().get(id)?.name ?? id, level })),
+      hosts[level].map((id) => ({ id, name: this.library.hostName(id), weight: level })),
     );
   });
   protected readonly signRows = computed(() => {
     const condition = this.condition();
-    return condition ? signsOf(condition).map(({ sign, frequency }) => ({ sign, frequency, name: this.library.signName(sign) })) : [];
+    return condition
+      ? signsOf(condition).map(({ sign, frequency }) => ({ id: sign, weight: frequency, name: this.library.signName(sign) }))
+      : [];
   });
 
-  protected readonly typedSign = signal('');
-  protected readonly typedHost = signal('');
+  protected readonly checkRows = computed(() =>
+    (this.condition()?.checks ?? []).map((id) => ({ id, name: this.library.checks().get(id)?.name ?? id })),
+  );
+  protected readonly treatmentRows = computed(() =>
+    (this.condition()?.treat ?? []).map(({ use, efficacy }) => ({ id: use, name: this.library.optionName(use), weight: helpOf(efficacy) })),
+  );
+
   protected readonly typedModel = signal('');
-  protected readonly foundSigns = computed(() => matching(this.library.index()?.signs ?? [], this.typedSign()));
-  protected readonly foundHosts = computed(() => matching(this.library.index()?.hosts ?? [], this.typedHost()));
   protected readonly foundModels = computed(() => matching(entriesOf(this.library.index(), this.kind()), this.typedModel()));
 
   protected set(change: Partial<Condition> & Partial<Sign> & Partial<Host>): void {
@@ -118,16 +135,20 @@ export class OwnEntryPage {
     if (known) this.from.set(known.id);
   }
 
-  protected putHost(name: string, level: HostLevel | null): void {
-    const host = this.library.hosts().get(name) ?? findByName(this.library.index()?.hosts ?? [], name);
-    this.#change((condition) => withHost(condition, host?.id ?? name, level));
-    this.typedHost.set('');
+  protected putHost({ id, weight }: Put): void {
+    this.#change((condition) => withHost(condition, id, weight as HostLevel | null));
   }
 
-  protected putSign(name: string, frequency: Condition['signs'][string] | null): void {
-    const sign = this.library.signs().get(name) ?? findByName(this.library.index()?.signs ?? [], name);
-    if (sign) this.#change((condition) => withSign(condition, sign.id, frequency));
-    this.typedSign.set('');
+  protected putSign({ id, weight }: Put): void {
+    this.#change((condition) => withSign(condition, id, weight as Condition['signs'][string] | null));
+  }
+
+  protected putCheck({ id, weight }: Put): void {
+    this.#change((condition) => withCheck(condition, id, weight !== null));
+  }
+
+  protected putTreatment({ id, weight }: Put): void {
+    this.#change((condition) => withTreatment(condition, id, weight as Help | null));
   }
 
   protected toggleMonth(month: number): void {
