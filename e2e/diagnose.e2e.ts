@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expectAccessible, goTo, newGardenWithCase, signIn } from './gardener';
+import { choose, expectAccessible, goTo, newGardenWithCase, newPlanting, signIn } from './gardener';
 
 test('two causes and a beetle that came after one of them are told apart by the next looks alone', async ({ page }) => {
   // What is there: spider mite, and a rotten crown that has drawn sap beetles.
@@ -134,4 +134,56 @@ test('a trouble of the garden’s own is written, counts in its cases, is shared
   await expect(page.getByText('This is not a JSON file.')).toBeVisible();
   await page.getByLabel('Take in a file').setInputFiles(file);
   await expect(page.getByText('Tide rust: taken in.')).toBeVisible();
+});
+
+test('a plant and a sign of the garden’s own are written, grown, and read in its cases', async ({ page }) => {
+  await newGardenWithCase(page, 'Tomato');
+  const own = async (link: string) => {
+    await goTo(page, 'Library');
+    await page.getByRole('link', { name: 'This garden’s own knowledge' }).click();
+    await page.getByRole('link', { name: link }).click();
+  };
+  await own('Add a plant');
+  await page.getByLabel('Begin from a copy of').fill('Tomato');
+  await page.getByRole('option', { name: 'Tomato', exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Reed tomato');
+  await choose(page, 'Its leaf', 'strap-like');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep it for this garden' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Reed tomato' })).toBeVisible();
+  await newPlanting(page, 'Reed tomato', { plants: '6' });
+
+  await own('Add a sign');
+  await page.getByLabel('Name', { exact: true }).fill('Salt lace');
+  await page.getByLabel('In growers’ words, one on each line').fill('salty lacework\nwhite lacework on the rim');
+  await page.getByRole('button', { name: 'Keep it for this garden' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Salt lace' })).toBeVisible();
+
+  await goTo(page, 'Ground');
+  await page.getByRole('link', { name: 'Reed tomato', exact: true }).click();
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.waitForURL(/\/cases\//);
+  await page.getByLabel('In your own words').fill('salty lacework, and older leaves yellow between the veins');
+  await expect(page.getByRole('list', { name: 'Findings' })).toContainText('Salt lace');
+  await expect(page.getByRole('region', { name: 'What it may be' }).getByRole('heading', { name: 'Magnesium shortage' })).toBeVisible();
+});
+
+test('the library is browsed by kind, by plant and by words, and the address keeps the search', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Library');
+  const count = async () => Number((await page.getByRole('status').filter({ hasText: /entr/ }).innerText()).split(' ')[0]);
+  const all = await count();
+  await page.getByRole('button', { name: 'Friends and harmless' }).click();
+  await expect.poll(count).toBeLessThan(all / 3);
+  await page.getByRole('button', { name: 'All', exact: true }).click();
+  await choose(page, 'On this plant', /^Leek$/);
+  await expect.poll(count).toBeLessThan(all / 2);
+  await page.getByLabel('Name, or what you see').fill('orange dust');
+  await page.getByLabel('Name, or what you see').blur();
+  await expect(page.getByRole('link', { name: /^Leek and garlic rust/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Name, or what you see')).toHaveValue('orange dust');
+  await expect(page.getByRole('link', { name: /^Leek and garlic rust/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Signs' }).click();
+  await expect(page.getByRole('link', { name: /^Orange or brown pustules/ })).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
@@ -8,6 +9,8 @@ import { Router, RouterLink } from '@angular/router';
 import type { Condition, Host, OwnKind, Sign } from '@field-nurse/library';
 import { findByName, searchByName } from '@field-nurse/library/find';
 import { ApiError } from '../api/api-error';
+import { Drawing } from '../drawing/drawing';
+import type { LeafShape } from '../drawing/leaf';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { partWords } from '../shared/words';
@@ -30,6 +33,36 @@ const frequencies = [
   ['never', 'never'],
 ] as const;
 
+const hostKinds = [
+  ['vegetable', 'vegetable'],
+  ['herb', 'herb'],
+  ['fruit', 'fruit'],
+  ['ornamental', 'ornamental'],
+  ['houseplant', 'houseplant'],
+  ['ground', 'ground, heap or store'],
+] as const satisfies readonly (readonly [Host['kind'], string])[];
+const leafWords = [
+  ['ovate', 'egg-shaped'],
+  ['lance', 'long and narrow'],
+  ['heart', 'heart-shaped'],
+  ['lobed', 'lobed'],
+  ['compound', 'of several leaflets'],
+  ['strap', 'strap-like'],
+  ['round', 'round'],
+  ['rosette', 'a fleshy rosette'],
+  ['needle', 'needles'],
+  ['frond', 'a frond'],
+  ['pad', 'pads'],
+] as const satisfies readonly (readonly [LeafShape, string])[];
+const habits = [
+  ['tuft', 'a tuft or rosette'],
+  ['bush', 'a bush'],
+  ['climber', 'a climber'],
+  ['blades', 'blades from the ground'],
+  ['tree', 'a tree'],
+  ['tray', 'seedlings'],
+  ['heap', 'a heap'],
+] as const satisfies readonly (readonly [Host['habit'], string])[];
 const levels = [
   ['often', 'often'],
   ['sometimes', 'sometimes'],
@@ -42,7 +75,17 @@ type Put = Parameters<WeighedList['put']['emit']>[0];
 /** Write an entry of the garden's own: a new one from a copy, or the library's changed for here. */
 @Component({
   selector: 'fn-own-entry-page',
-  imports: [MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, RouterLink, WeighedList],
+  imports: [
+    Drawing,
+    MatAutocompleteModule,
+    MatButtonModule,
+    MatCheckboxModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    RouterLink,
+    WeighedList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './own-entry-page.scss',
   templateUrl: './own-entry-page.html',
@@ -62,6 +105,9 @@ export class OwnEntryPage {
   protected readonly signCommons = Object.entries(signCommonWords);
   protected readonly frequencies = frequencies;
   protected readonly levels = levels;
+  protected readonly hostKinds = hostKinds;
+  protected readonly leaves = leafWords;
+  protected readonly habits = habits;
   protected readonly helps = helps;
   protected readonly months = Array.from({ length: 12 }, (_, i) => ({
     number: i + 1,
