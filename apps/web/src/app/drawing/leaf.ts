@@ -21,7 +21,7 @@ const ovate: HalfWidth = (t) => 31 * Math.sin(Math.PI * t ** 0.75) ** 0.85;
 const widths: Readonly<Record<Exclude<LeafShape, 'compound' | 'rosette' | 'needle' | 'frond'>, HalfWidth>> = {
   ovate,
   lance: (t) => 18 * Math.sin(Math.PI * t ** 0.85) ** 0.9,
-  heart: (t) => 38 * Math.sqrt(Math.min(1, t / 0.14)) * Math.cos((Math.PI / 2) * Math.max(0, (t - 0.14) / 0.86) ** 1.3),
+  heart: (t) => 38 * Math.sin(Math.PI * t ** 0.72) ** 0.85,
   lobed: (t) => 33 * Math.sin(Math.PI * t ** 0.7) ** 0.7 * (0.78 + 0.26 * Math.cos(t * Math.PI * 7)),
   strap: (t) => 9 * Math.min(1, 0.55 + t * 2) * Math.sqrt(Math.max(0, 1 - t ** 5)),
   pad: (t) => 30 * Math.sqrt(Math.max(0, 1 - (2 * t - 1) ** 2)),
@@ -37,13 +37,17 @@ export function blades(shape: LeafShape): Blade[] {
   if (shape === 'needle') return alongRachis(11, 1.7, 32, 0.72);
   if (shape === 'frond') return alongRachis(8, 7.4, 30, 1.02);
   const tall = shape === 'round' ? 0.84 : 1;
-  const lobes = shape === 'heart' ? 18 : 0;
-  return [blade(widths[shape], [50, 88 - lobes / 2], (80 - lobes / 2) * tall, shape === 'strap' ? 10 : 4, lobes)];
+  if (shape === 'heart') return [blade(widths.heart, [50, 74], 66, 3, { lobes: 26 })];
+  const narrow = shape === 'strap';
+  return [blade(widths[shape], [50, 88], 80 * tall, narrow ? 10 : 4, { parallel: narrow })];
 }
 
-/** @param lobes - how far the blade hangs below its base on both sides of the stalk */
-function blade(width: HalfWidth, base: Point, length: number, bend: number, lobes = 0): Blade {
-  const hang = (t: number) => lobes * Math.sin(Math.PI * Math.min(1, t / 0.3));
+/**
+ * @param lobes - how far the blade hangs below its base on both sides of the stalk
+ * @param parallel - veins run along the blade, as in leeks and grasses
+ */
+function blade(width: HalfWidth, base: Point, length: number, bend: number, { lobes = 0, parallel = false } = {}): Blade {
+  const hang = (t: number) => lobes * Math.sin(Math.PI * Math.min(1, t / 0.36));
   const axis = (t: number): Point => [base[0] + bend * Math.sin(Math.PI * t * 0.9), base[1] - length * t];
   const side = (sign: number) =>
     Array.from({ length: steps + 1 }, (_, i): Point => {
@@ -51,20 +55,18 @@ function blade(width: HalfWidth, base: Point, length: number, bend: number, lobe
       const [x, y] = axis(t);
       return [x + sign * width(t), y + hang(t)];
     });
-  const sideVeins = [0.2, 0.36, 0.52, 0.68].flatMap((t) =>
-    [-1, 1].map((sign): Point[] => {
-      const [x, y] = axis(t);
-      const reach = width(Math.min(1, t + 0.12)) * 0.86;
-      return [
-        [x, y],
-        [x + sign * reach * 0.6, y - length * 0.07],
-        [x + sign * reach, y - length * 0.15],
-      ];
-    }),
-  );
+  /** A place on the blade: so far along it, and by this share of its half width aside. */
+  const place = (t: number, share: number): Point => {
+    const [x, y] = axis(t);
+    return [x + share * width(t), y];
+  };
+  const branching = () =>
+    [0.2, 0.36, 0.52, 0.68].flatMap((t) => [-1, 1].map((sign) => [axis(t), place(t + 0.07, 0.55 * sign), place(t + 0.14, 0.86 * sign)]));
+  const along = () => [-0.5, 0.5].map((share) => [0.04, 0.3, 0.6, 0.9].map((t) => place(t, share)));
+  const sideVeins = parallel ? along() : branching();
   return {
     outline: [...side(1), ...side(-1).reverse()],
-    midrib: [axis(0), axis(0.4), axis(0.97)],
+    midrib: [0, 0.2, 0.4, 0.6, 0.8, 0.97].map(axis),
     sideVeins,
     width: 2 * Math.max(...Array.from({ length: steps }, (_, i) => width(i / steps))),
   };

@@ -61,7 +61,9 @@ export const wander =
   (fill: Tone, width: number): Mark =>
   (canvas) =>
     scatter(canvas, amount(canvas.severity, 1, 3), 20, 9).flatMap((start) => {
-      const spine = walk(canvas, start, 22, 2.8);
+      // A mine stays between the skins of the leaflet that it began in.
+      const home = canvas.blades.filter(({ outline }) => isInside(start, outline)).slice(0, 1);
+      const spine = walk({ ...canvas, blades: home }, start, 22, 2.8);
       const parts = spine.slice(2).map((_, i) => openPath(spine.slice(i, i + 3)));
       const wide = (i: number) => width * (0.35 + (0.65 * i) / parts.length);
       return [
