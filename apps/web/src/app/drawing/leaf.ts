@@ -62,7 +62,8 @@ function blade(width: HalfWidth, base: Point, length: number, bend: number, { lo
   };
   const branching = () =>
     [0.2, 0.36, 0.52, 0.68].flatMap((t) => [-1, 1].map((sign) => [axis(t), place(t + 0.07, 0.55 * sign), place(t + 0.14, 0.86 * sign)]));
-  const along = () => [-0.5, 0.5].map((share) => [0.04, 0.3, 0.6, 0.9].map((t) => place(t, share)));
+  // Neighbours stand two apart in the list, as the branching ones of a side do.
+  const along = () => [-0.66, 0.33, -0.33, 0.66].map((share) => [0.04, 0.3, 0.6, 0.9].map((t) => place(t, share)));
   const sideVeins = parallel ? along() : branching();
   return {
     outline: [...side(1), ...side(-1).reverse()],

@@ -90,13 +90,22 @@ function walk({ random, blades }: Canvas, start: Point, steps: number, length: n
   return spine;
 }
 
+// Green veins leave at least as much of a narrow blade yellow.
+const widestVein = 0.1;
+
 /** The whole blade in another tone, with veins left green where asked. */
 export const tint =
   (fill: Tone, { veins = 0, opacity = 0.9 }: { veins?: number; opacity?: number } = {}): Mark =>
   ({ blades, severity }) =>
-    blades.flatMap(({ outline, midrib, sideVeins }) => [
+    blades.flatMap(({ outline, midrib, sideVeins, width }) => [
       { ...wash(closedPath(outline), fill, opacity * (0.45 + 0.55 * severity)), line: 0 },
-      ...(veins > 0 ? [midrib, ...sideVeins].map((vein) => ({ d: openPath(vein), fill: 'leaf-deep' as const, line: -veins })) : []),
+      ...(veins > 0
+        ? [midrib, ...sideVeins].map((vein) => ({
+            d: openPath(vein),
+            fill: 'leaf-deep' as const,
+            line: -Math.min(veins, width * widestVein),
+          }))
+        : []),
     ]);
 
 /** A rim in another tone, as broad as it is bad, with a rough inner edge. */
