@@ -48,6 +48,9 @@ const gardenViews: readonly View[] = [
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },
   { name: 'Settings', open: (page) => goTo(page, 'Settings'), shows: heading('This garden') },
+];
+
+const formViews: readonly View[] = [
   {
     name: 'Log form',
     open: async (page) => {
@@ -106,6 +109,17 @@ const caseViews: readonly View[] = [
     },
     shows: heading('Tells them apart'),
   },
+  {
+    name: 'Mix bench',
+    open: async (page) => {
+      await openCase('Leek and garlic rust')(page);
+      await page.goto(`${page.url()}/mix/sulphur`);
+    },
+    shows: heading('Mix: Sulphur'),
+  },
+];
+
+const libraryViews: readonly View[] = [
   { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
   {
     name: 'Library entry',
@@ -140,21 +154,13 @@ const caseViews: readonly View[] = [
     },
     shows: (page) => expect(page.getByLabel('Begin from a copy of')).toBeVisible(),
   },
-  {
-    name: 'Mix bench',
-    open: async (page) => {
-      await openCase('Leek and garlic rust')(page);
-      await page.goto(`${page.url()}/mix/sulphur`);
-    },
-    shows: heading('Mix: Sulphur'),
-  },
 ];
 
 function heading(name: string): Step {
   return (page) => expect(page.getByRole('heading', { name, exact: true }).first()).toBeVisible();
 }
 
-for (const [part, views] of Object.entries({ 'The garden': gardenViews, 'Cases and library': caseViews })) {
+for (const [part, views] of Object.entries({ 'The garden': gardenViews, Forms: formViews, Cases: caseViews, Library: libraryViews })) {
   test(`${part}: axe finds nothing on any view, and colours stand apart in every look`, async ({ page }) => {
     await page.addInitScript(() => localStorage.setItem('field-nurse-theme', 'light'));
     await signIn(page);
