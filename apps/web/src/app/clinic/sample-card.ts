@@ -39,29 +39,35 @@ export class SampleCard {
   protected readonly canWrite = computed(() => this.garden.canWrite());
   protected readonly toldNothing = computed(() => this.state().results.some(({ result }) => result === 'inconclusive'));
   protected readonly refusal = signal('');
+  #writing = Promise.resolve();
   protected readonly materials = materialWords;
   protected readonly results = resultWords;
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly outOf100 = (share: number) => Math.round(share * 100);
 
   protected pack(line: string, done: boolean): void {
-    const { packed } = this.state().sample;
-    void this.#write({ packed: done ? [...packed, line] : packed.filter((one) => one !== line) });
+    this.#write(({ packed }) => ({ packed: done ? [...packed, line] : packed.filter((one) => one !== line) }));
   }
 
   protected send(on: string): void {
-    void this.#write({ sentOn: on }, 'Sample sent.');
+    this.#write(() => ({ sentOn: on }), 'Sample sent.');
   }
 
   protected keepResults(change: Pick<Written<'clinicSamples'>, 'results' | 'reportedOn'>): void {
-    void this.#write(change, 'Result kept.');
+    this.#write(() => change, 'Result kept.');
   }
 
-  async #write(change: Partial<Written<'clinicSamples'>>, said?: string): Promise<void> {
-    const { id, version, ...value }: ClinicSample = this.state().sample;
+  /** Ticks may come faster than they are saved: each change waits for the one before and builds on what that left. */
+  #write(changeOf: (sample: ClinicSample) => Partial<Written<'clinicSamples'>>, said?: string): void {
+    this.#writing = this.#writing.then(() => this.#writeNow(changeOf, said));
+  }
+
+  async #writeNow(changeOf: (sample: ClinicSample) => Partial<Written<'clinicSamples'>>, said?: string): Promise<void> {
+    const sample = this.garden.clinicSamples().find(({ id }) => id === this.state().sample.id) ?? this.state().sample;
+    const { id, version, ...value } = sample;
     this.refusal.set('');
     try {
-      await this.#records.save('clinicSamples', id, version, { ...value, ...change }, said);
+      await this.#records.save('clinicSamples', id, version, { ...value, ...changeOf(sample) }, said);
     } catch (error) {
       const known = ApiError.from(error);
       this.refusal.set([known.message, ...known.fields.values()].join(' '));
