@@ -1,26 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import type { DifferentialRequest, Written } from '@field-nurse/contract';
-import { daysBetween } from '@field-nurse/core/timing';
-import { Calc } from '../calc/calc';
-import { ClinicBook } from '../clinic/clinic-book';
+import type { Written } from '@field-nurse/contract';
 import { ClinicPanel } from '../clinic/clinic-panel';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { onsetWords, patternWords } from '../shared/words';
-import { WeatherBook } from '../weather/weather-book';
 import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
 import { CaseEdits } from './case-edits';
 import type { Chip, SignState } from './case-findings';
-import { chipsOf, withFinding } from './case-findings';
+import { withFinding } from './case-findings';
 import { CaseHead } from './case-head';
-import { caseQuestion } from './case-question';
+import { caseReckoning } from './case-reckoning';
 import { CaseTimeline } from './case-timeline';
 import { CauseList } from './cause-list';
 import { FindingChips } from './finding-chips';
@@ -32,8 +27,6 @@ import { WhyNot } from './why-not';
 import { WorkingDiagnosis } from './working-diagnosis';
 
 const typingPauseMs = 500;
-// The weather that is known says nothing of a case that is older than it.
-const freshDays = 7;
 /** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
 @Component({
   selector: 'fn-case-page',
@@ -61,9 +54,6 @@ const freshDays = 7;
   templateUrl: './case-page.html',
 })
 export class CasePage {
-  readonly #calc = inject(Calc);
-  readonly #weather = inject(WeatherBook);
-  readonly #clinics = inject(ClinicBook);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly edits = inject(CaseEdits);
@@ -76,28 +66,21 @@ export class CasePage {
   protected readonly host = computed(() => this.library.hosts().get(this.edits.planting()?.host ?? ''));
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.value()?.closedOn);
   protected readonly words = signal('');
-  protected readonly states = computed(
-    () => new Map<string, SignState>(this.chips().map(({ sign, state }) => [sign, state])) as ReadonlyMap<string, SignState>,
-  );
   protected readonly working = computed(() => workingConditions(this.value()?.diagnoses ?? []));
-
-  protected readonly reading = resource({
-    params: () => ({ words: this.words(), host: this.edits.planting()?.host ?? '' }),
-    loader: ({ params }) => this.#calc.readWords(params.words, params.host),
-  });
-  readonly #read = keepLatest(this.case, () => (this.reading.hasValue() ? this.reading.value() : undefined));
-  protected readonly chips = computed(() => chipsOf(this.value()?.findings ?? [], this.#read()?.read ?? []));
-  protected readonly unconfirmed = computed(() => this.chips().filter(({ confirmed }) => !confirmed));
-  protected readonly unread = computed(() => this.#read()?.unread ?? []);
-
-  readonly #question = computed(() => this.#differentialRequest(), { equal: sameQuestion });
-  readonly #differential = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.differential(params) });
-  protected readonly answer = keepLatest(this.case, () => (this.#differential.hasValue() ? this.#differential.value() : undefined));
-  protected readonly weighing = computed(() => this.reading.isLoading() || this.#differential.isLoading());
-  protected readonly failed = computed(() => this.#differential.error()?.message ?? this.reading.error()?.message);
-
   /** a cause that is asked about by name */
   protected readonly asked = signal<string | undefined>(undefined);
+
+  protected readonly reckoned = caseReckoning(this.case, {
+    value: this.value,
+    planting: this.edits.planting,
+    words: this.words,
+    asked: this.asked,
+  });
+  protected readonly answer = this.reckoned.answer;
+  protected readonly states = computed(
+    () => new Map<string, SignState>(this.reckoned.chips().map(({ sign, state }) => [sign, state])) as ReadonlyMap<string, SignState>,
+  );
+  protected readonly unconfirmed = computed(() => this.reckoned.chips().filter(({ confirmed }) => !confirmed));
   protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.index()?.regions, this.garden.summary().region));
 
   #typing: ReturnType<typeof setTimeout> | undefined;
@@ -117,9 +100,8 @@ export class CasePage {
   }
 
   protected tap({ sign, state }: { sign: string; state: SignState }): void {
-    const read = this.#read()?.read.some((one) => one.sign === sign) ?? false;
     // A reading of the words would come straight back: taking it away must be remembered.
-    this.#record(sign, state === 'not-looked' && read ? 'struck' : state, 'tap', null);
+    this.#record(sign, state === 'not-looked' && this.reckoned.isRead(sign) ? 'struck' : state, 'tap', null);
   }
 
   protected confirm(chip: Chip): void {
@@ -166,29 +148,6 @@ export class CasePage {
       const last = value.diagnoses.at(-1);
       return last ? { ...value, diagnoses: [...value.diagnoses.slice(0, -1), { ...last, why }] } : value;
     });
-  }
-
-  #differentialRequest(): DifferentialRequest | undefined {
-    const [value, planting] = [this.value(), this.edits.planting()];
-    if (!value || !planting) return undefined;
-    const asked = this.asked();
-    return {
-      ...caseQuestion({ ...value, id: this.case(), onset: value.onset ?? this.#read()?.onset ?? null }, planting, this.chips(), {
-        garden: this.garden.summary(),
-        plantings: this.garden.plantings(),
-        cases: this.garden.cases(),
-        temperatureC: this.#warmth(value.openedOn),
-        tests: this.#clinics.testsOf(this.case()),
-      }),
-      ...(asked && { asked: [asked] }),
-    };
-  }
-
-  /** Mean of the last days, for a case of the last days that stands in the open. */
-  #warmth(openedOn: string): number | undefined {
-    if (daysBetween(openedOn, this.garden.today()) > freshDays || this.edits.planting()?.setting !== 'outdoor') return undefined;
-    const known = this.#weather.measured().flatMap(({ temperatureC }) => (temperatureC === null ? [] : [temperatureC]));
-    return known.length > 0 ? Math.round(known.reduce((sum, value) => sum + value, 0) / known.length) : undefined;
   }
 
   #record(sign: string, state: SignState, source: 'text' | 'tap' | 'look', phrase: string | null): void {

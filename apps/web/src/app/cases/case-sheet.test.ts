@@ -19,6 +19,7 @@ const sheet = caseSheet({
   planting: { host: 'bean', cultivar: 'Towpath', plants: 3, plantedOn: '2026-05-01', setting: 'outdoor', eaten: true } as Planting,
   place: undefined,
   garden: { name: 'Back step', region: 'neutral', latitude: -41 },
+  read: [{ sign: 'dots', state: 'seen', phrase: 'dotty', sure: 0.8 }],
   answer: {
     ranked: [
       {
@@ -50,6 +51,7 @@ const sheet = caseSheet({
 test('a sheet can be read without our library: names stand beside ids', () => {
   expect(sheet.plant).toMatchObject({ id: 'bean', name: 'BEAN', cultivar: 'Towpath' });
   expect(sheet.findings).toEqual([{ sign: 'webs', name: 'WEBS', state: 'seen', on: '2026-07-01' }]);
+  expect(sheet.read).toEqual([{ sign: 'dots', name: 'DOTS', state: 'seen', phrase: 'dotty', sure: 0.8 }]);
   expect(sheet.takenFor).toEqual([{ on: '2026-07-02', conditions: [{ id: 'mite', name: 'MITE' }], why: 'the webs' }]);
   expect(sheet.causes[0]!.evidence).toEqual([{ sign: 'webs', name: 'WEBS', state: 'seen', decibans: 20 }]);
   expect(sheet.clinic).toEqual([

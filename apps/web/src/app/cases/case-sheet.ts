@@ -1,11 +1,14 @@
 import type { SampleState } from '../clinic/sample-state';
 import type { Case, DifferentialAnswer, Place, Planting } from '@field-nurse/contract';
+import type { Chip } from './case-findings';
 
 export interface SheetParts {
   readonly one: Case;
   readonly planting: Planting;
   readonly place: Place | undefined;
   readonly garden: { readonly name: string; readonly region: string; readonly latitude: number | null };
+  /** read from the words, and not yet confirmed */
+  readonly read: readonly Pick<Chip, 'sign' | 'state' | 'phrase' | 'sure'>[];
   readonly answer: DifferentialAnswer;
   readonly nameOf: {
     readonly sign: (id: string) => string;
@@ -25,7 +28,7 @@ export interface SheetParts {
  *
  * The format is described in docs/data-formats.md.
  */
-export function caseSheet({ one, planting, place, garden, answer, nameOf, samples, treatments, made }: SheetParts) {
+export function caseSheet({ one, planting, place, garden, read, answer, nameOf, samples, treatments, made }: SheetParts) {
   return {
     format: 'field-nurse-case',
     version: 1,
@@ -48,6 +51,7 @@ export function caseSheet({ one, planting, place, garden, answer, nameOf, sample
     findings: one.findings
       .filter(({ state }) => state !== 'struck')
       .map(({ sign, state, on }) => ({ sign, name: nameOf.sign(sign), state, on })),
+    read: read.map(({ sign, state, phrase, sure }) => ({ sign, name: nameOf.sign(sign), state, phrase, sure })),
     takenFor: one.diagnoses.map(({ on, conditions, why }) => ({
       on,
       conditions: conditions.map((id) => ({ id, name: nameOf.condition(id) })),

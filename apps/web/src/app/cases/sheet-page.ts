@@ -10,7 +10,7 @@ import { dayWord, longDay } from '../shared/days';
 import { saveFile } from '../shared/save-file';
 import { advice, onsetWords, patternWords, settingWords } from '../shared/words';
 import { CaseHead } from './case-head';
-import { caseAnswer } from './case-answer';
+import { caseReckoning } from './case-reckoning';
 import { caseSheet } from './case-sheet';
 import { CaseTimeline } from './case-timeline';
 import { chanceWord } from './chance';
@@ -37,7 +37,10 @@ export class SheetPage {
   protected readonly seen = computed(() => this.one()?.findings.filter(({ state }) => state === 'seen') ?? []);
   protected readonly absent = computed(() => this.one()?.findings.filter(({ state }) => state === 'absent') ?? []);
   protected readonly old = computed(() => this.one()?.findings.filter(({ state }) => state === 'old') ?? []);
-  protected readonly answer = caseAnswer(this.case);
+  readonly #reckoned = caseReckoning(this.case);
+  protected readonly answer = this.#reckoned.answer;
+  /** read from the grower's words, and not yet confirmed */
+  protected readonly read = computed(() => this.#reckoned.chips().filter(({ confirmed }) => !confirmed));
   protected readonly causes = computed(() => this.answer()?.ranked.slice(0, causesShown) ?? []);
   protected readonly samples = computed(() => this.#clinics.of(this.case()).filter(({ results }) => results.length > 0));
   protected readonly results = resultWords;
@@ -51,7 +54,7 @@ export class SheetPage {
 
   protected readonly names = (findings: readonly { readonly sign: string }[]) =>
     findings.length > 0 ? `${findings.map(({ sign }) => this.library.signName(sign)).join('; ')}.` : '';
-  protected readonly reasons = (evidence: readonly { readonly sign: string; readonly state: string }[]) =>
+  protected readonly states = (evidence: readonly { readonly sign: string; readonly state: string }[]) =>
     evidence.map(({ sign, state }) => `${state === 'absent' ? 'no ' : ''}${this.library.signName(sign)}`).join('; ');
   protected readonly plantLine = ({ host, cultivar, plants }: Planting) =>
     `${[this.library.hostName(host), cultivar].filter(Boolean).join(' ')}, ${plants} ${plants === 1 ? 'plant' : 'plants'}`;
@@ -68,6 +71,7 @@ export class SheetPage {
       planting,
       place: this.place(),
       garden: this.garden.summary(),
+      read: this.read(),
       answer,
       nameOf: {
         sign: this.library.signName,

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, resource, 
 import { MatButtonModule } from '@angular/material/button';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
-import { caseAnswer } from '../cases/case-answer';
 import { CaseHead } from '../cases/case-head';
+import { caseReckoning } from '../cases/case-reckoning';
 import { NotifiableNotice } from '../cases/notifiable-notice';
 import { suspectsIn } from '../cases/suspects';
 import { Garden } from '../gardens/garden';
@@ -69,7 +69,7 @@ export class ClinicPage {
   protected readonly advice = advice;
   protected readonly open = signal(false);
   protected readonly asking = signal(false);
-  protected readonly answer = caseAnswer(this.case);
+  protected readonly answer = caseReckoning(this.case).answer;
   protected readonly samples = computed(() => this.book.of(this.case()));
   protected readonly canWrite = computed(() => this.#garden.canWrite() && this.#garden.case(this.case())?.closedOn === null);
   protected readonly suspects = computed(() => suspectsIn(this.answer(), this.#library.index()?.regions, this.#garden.summary().region));
