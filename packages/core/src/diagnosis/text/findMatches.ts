@@ -29,8 +29,9 @@ const middling = 0.5;
 // A reading from nothing but words that were put right is this much less sure: they may be of another language, or mean something else.
 const correctedSure = 0.3;
 // Log odds that a match is what was meant: so much to begin with, and so much for each point of its score. Fitted by eye to the readings of
-// the tuning descriptions: a score of 3 is right 4 times in 10, of 7 8 in 10, of 10 and more 99 in 100; unexpected ones were never right.
-const sureness = { start: -2.1, each: 0.55 };
+// the tuning descriptions: a score of 3 is right 3 times in 10, of 5 6 in 10, of 7 9 in 10, of 10 and more 98 in 100; unexpected ones were
+// never right.
+const sureness = { start: -3, each: 0.7 };
 
 /**
  * Every reading that a text allows, whole phrases and loose words, strongest first. They may contradict each other.
@@ -110,25 +111,24 @@ function gather(
 }
 
 /** Signs of whose words several stand close together, in whatever order and with others between. */
-function findLoose(tokens: readonly Token[], content: readonly number[], { hints, generic }: Lexicon): Omit<Match, 'sure'>[] {
+function findLoose(tokens: readonly Token[], content: readonly number[], { hints }: Lexicon): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
-    const sums = new Map<string, { weight: number; at: number[]; stems: Set<string>; telling: boolean }>();
+    const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();
     for (const i of content.slice(c, c + window)) {
       const { stem, clause } = tokens[i]!;
       if (clause !== tokens[first]!.clause) break;
       for (const { sign, weight } of hints.get(stem) ?? []) {
-        const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set(), telling: false };
+        const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set() };
         sums.set(sign, sum);
         if (sum.stems.has(stem)) continue;
         sum.stems.add(stem);
         sum.at.push(i);
         sum.weight += weight;
-        sum.telling ||= !generic.has(stem);
       }
     }
-    for (const [sign, { weight, at, telling }] of sums) {
-      if (!telling || at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
+    for (const [sign, { weight, at }] of sums) {
+      if (at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
       const score = weight * looseShare;
       const known = best.get(`${sign} ${at[0]}`);
       if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score });

@@ -76,7 +76,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   const phrases = entries
     .filter(({ stems, cut }) => !stems.every((stem) => denials.has(stem)) && !(cut && stems.length === 1 && generic.has(stems[0]!)))
     .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
-  return { language, phrases, hints: hintsByStem(entries, rarity), vocabulary: new Set(owners.keys()), generic };
+  return { language, phrases, hints: hintsByStem(entries, rarity, denials), vocabulary: new Set(owners.keys()), generic };
 }
 
 function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
@@ -86,11 +86,12 @@ function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
   return owners;
 }
 
-function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number): Map<string, Hint[]> {
+/** What single words speak for. A denial speaks for nothing by itself: what it denies is found by its scope. */
+function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number, denials: ReadonlySet<string>): Map<string, Hint[]> {
   const counts = new Map<string, Map<string, number>>();
   for (const { stems, meaning } of entries) {
     if (meaning.kind !== 'sign') continue;
-    for (const stem of stems) {
+    for (const stem of stems.filter((one) => !denials.has(one))) {
       const own = counts.get(stem) ?? new Map<string, number>();
       counts.set(stem, own.set(meaning.id, (own.get(meaning.id) ?? 0) + 1));
     }
