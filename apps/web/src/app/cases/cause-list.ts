@@ -77,7 +77,7 @@ const tellingDb = 1;
               </p>
             }
             @if (library.conditions().get(cause.condition)?.threshold; as limit) {
-              <p><b>Act from:</b> {{ limit.act }} {{ limit.basis }}</p>
+              <p><b>When to act:</b> {{ limit.act }} {{ limit.basis }}</p>
             }
           </details>
         </li>

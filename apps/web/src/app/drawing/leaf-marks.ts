@@ -28,6 +28,19 @@ const trail: Mark = ({ random }) => {
   ];
 };
 
+/** Dots like stitches, beside the midrib toward the tip. */
+const dotRow: Mark = ({ blades, severity }) =>
+  blades.flatMap(({ midrib }) => {
+    const [base, tip] = [midrib[0]!, midrib.at(-1)!];
+    const length = Math.hypot(tip[0] - base[0], tip[1] - base[1]);
+    const [ux, uy] = [(tip[0] - base[0]) / length, (tip[1] - base[1]) / length];
+    const count = amount(severity, 7, 13);
+    return Array.from({ length: count }, (_, i) => {
+      const along = 0.88 * length - i * 4.4;
+      return inked(ellipse([base[0] + ux * along - uy * 3.6, base[1] + uy * along + ux * 3.6], 1.15, 1.15), 'cream', 0.35);
+    });
+  });
+
 /** Every mark of a leaf, by the name that the library uses. */
 export const leafMarks: Readonly<Record<string, Mark>> = {
   ...leafSpots,
@@ -38,6 +51,7 @@ export const leafMarks: Readonly<Record<string, Mark>> = {
     dots({ fill: 'dark', least: 8, most: 20, size: [0.4, 0.6] }),
   ),
   'black-dots': dots({ fill: 'dark', least: 20, most: 60, size: [0.5, 0.9], apart: 3 }),
+  'dot-row': dotRow,
   webbing: (canvas) => [
     ...dots({ fill: 'cream', least: 40, most: 90, size: [0.4, 0.7] })(canvas),
     ...Array.from({ length: 16 }, () => {
