@@ -20,6 +20,12 @@ export interface Chip {
   readonly sure: number;
 }
 
+// A reading that is less sure than this says so.
+const doubtful = 0.6;
+
+/** True where the words may well mean something else. */
+export const isDoubtful = ({ sure }: Pick<Chip, 'sure'>): boolean => sure < doubtful;
+
 /** All that speaks on this case: recorded findings first, then readings that no hand has touched yet. Struck ones are silent. */
 export function chipsOf(findings: readonly CaseFinding[], read: readonly Reading[]): Chip[] {
   const touched = new Set(findings.map(({ sign }) => sign));

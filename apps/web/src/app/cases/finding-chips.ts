@@ -2,9 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input, output } from '@angu
 import { MatIconModule } from '@angular/material/icon';
 import { Library } from '../library/library';
 import type { Chip } from './case-findings';
-
-// A reading that is less sure than this says so.
-const doubtful = 0.6;
+import { isDoubtful } from './case-findings';
 
 /** What has been found, one chip each: its phrase, and a way to confirm or remove it. */
 @Component({
@@ -19,7 +17,7 @@ const doubtful = 0.6;
           <span class="what">
             <b>{{ lead[chip.state] }}{{ library.signName(chip.sign) }}</b>
             @if (chip.phrase) {
-              <small>{{ chip.sure < doubtful ? 'perhaps, ' : '' }}from “{{ chip.phrase }}”</small>
+              <small>{{ isDoubtful(chip) ? 'perhaps, ' : '' }}from “{{ chip.phrase }}”</small>
             }
           </span>
           @if (!readonly()) {
@@ -62,6 +60,6 @@ export class FindingChips {
   readonly removed = output<Chip>();
   /** told to be an old scar, or new after all */
   readonly aged = output<Chip>();
-  protected readonly doubtful = doubtful;
+  protected readonly isDoubtful = isDoubtful;
   protected readonly lead = { seen: '', absent: 'Not there: ', old: 'Old scar: ' } as const;
 }

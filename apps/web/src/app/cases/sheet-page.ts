@@ -9,6 +9,8 @@ import { Library } from '../library/library';
 import { dayWord, longDay } from '../shared/days';
 import { saveFile } from '../shared/save-file';
 import { advice, onsetWords, patternWords, settingWords } from '../shared/words';
+import type { Chip } from './case-findings';
+import { isDoubtful } from './case-findings';
 import { CaseHead } from './case-head';
 import { caseReckoning } from './case-reckoning';
 import { caseSheet } from './case-sheet';
@@ -54,6 +56,8 @@ export class SheetPage {
 
   protected readonly names = (findings: readonly { readonly sign: string }[]) =>
     findings.length > 0 ? `${findings.map(({ sign }) => this.library.signName(sign)).join('; ')}.` : '';
+  protected readonly readings = (chips: readonly Chip[]) =>
+    chips.map((chip) => `${this.states([chip])}${isDoubtful(chip) ? ' (perhaps)' : ''}`).join('; ');
   protected readonly states = (evidence: readonly { readonly sign: string; readonly state: string }[]) =>
     evidence.map(({ sign, state }) => `${state === 'absent' ? 'no ' : ''}${this.library.signName(sign)}`).join('; ');
   protected readonly plantLine = ({ host, cultivar, plants }: Planting) =>

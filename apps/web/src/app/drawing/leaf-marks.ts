@@ -36,8 +36,8 @@ const dotRow: Mark = ({ blades, severity }) =>
     const [ux, uy] = [(tip[0] - base[0]) / length, (tip[1] - base[1]) / length];
     const count = amount(severity, 7, 13);
     return Array.from({ length: count }, (_, i) => {
-      const along = 0.88 * length - i * 4.4;
-      return inked(ellipse([base[0] + ux * along - uy * 3.6, base[1] + uy * along + ux * 3.6], 1.15, 1.15), 'cream', 0.35);
+      const along = 0.88 * length - i * 5;
+      return inked(ellipse([base[0] + ux * along - uy * 3.6, base[1] + uy * along + ux * 3.6], 1.7, 1.7), 'cream', 0.3);
     });
   });
 

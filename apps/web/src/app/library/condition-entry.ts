@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import type { Case } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
+import { dayWord } from '../shared/days';
 import { evidenceWords, kindWords, onsetWords, patternWords, roleWords, rungWords, settingWords, stageWords } from '../shared/words';
 import { Disputes } from './disputes';
 import { EntryLink } from './entry-link';
@@ -48,6 +50,11 @@ export class ConditionEntry {
   protected readonly openCases = computed(() =>
     this.garden.cases().filter((one) => !one.closedOn && one.diagnoses.at(-1)?.conditions.includes(this.entry())),
   );
+  protected readonly caseLine = ({ plantingId, openedOn }: Case) => {
+    const planting = this.garden.planting(plantingId);
+    const plant = [this.library.hostName(planting?.host ?? ''), planting?.cultivar].filter(Boolean).join(' ');
+    return `${plant}, ${this.garden.place(planting?.placeId ?? '')?.name}, since ${dayWord(openedOn, this.garden.today())}`;
+  };
   protected readonly south = computed(() => (this.garden.summary().latitude ?? 1) < 0);
   protected readonly notifiable = computed(
     () =>

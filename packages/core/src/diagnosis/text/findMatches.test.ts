@@ -51,3 +51,23 @@ test('the strongest come first', () => {
   expect(scores).toEqual([...scores].sort((a, b) => b - a));
   expect(scores.length).toBeGreaterThanOrEqual(3);
 });
+
+test('common words make a reading together, by themselves none', () => {
+  const spots = [...'abcdef'].map((letter) => sign(letter, `small ${letter}${letter} spots`));
+  const many = buildLexicon({
+    ...testKnowledge,
+    signs: [...spots, sign('eye', 'round grey spots', 'grey middle', 'spots with a round middle')],
+  });
+  const signsIn = (text: string) =>
+    findMatches(tokenise(text, many.language), many).flatMap(({ meaning }) => (meaning.kind === 'sign' ? meaning.id : []));
+  expect(signsIn('spots, and each of the round ones has a grey middle')).toContain('eye');
+  expect(signsIn('spots')).toEqual([]);
+});
+
+test('a match that is hardly meant is left out', () => {
+  const spots = [...'abcdef'].map((letter) => sign(letter, `small ${letter}${letter} spots`));
+  const thin = buildLexicon({ ...testKnowledge, signs: [...spots, sign('scurf', 'small spots')] });
+  const found = (usual?: ReadonlyMap<string, number>) => findMatches(tokenise('small spots', thin.language), thin, usual).length;
+  expect(found()).toBe(1);
+  expect(found(new Map())).toBe(0);
+});

@@ -33,6 +33,9 @@ const correctedSure = 0.3;
 // never right.
 const sureness = { start: -3, each: 0.7 };
 
+// What is less sure than this is not worth a question to the grower: its words may serve another reading.
+const leastSure = 0.05;
+
 /**
  * Every reading that a text allows, whole phrases and loose words, strongest first. They may contradict each other.
  *
@@ -45,6 +48,7 @@ export function findMatches(tokens: readonly Token[], lexicon: Lexicon, usual?: 
   const whole = lexicon.phrases.flatMap((phrase) => findPhrase(phrase, tokens, onlyFillers(phrase, positions) ? all : positions, lexicon));
   return [...whole, ...findLoose(tokens, content, lexicon)]
     .map((match) => weighed(match, tokens, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
+    .filter(({ meaning, sure }) => meaning.kind !== 'sign' || sure >= leastSure)
     .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 }
 
