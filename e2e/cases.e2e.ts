@@ -115,6 +115,24 @@ test('on a phone a look is answered where it is explained, with buttons that a t
   await expectAccessible(page);
 });
 
+test('on a phone the likeliest cause stays in sight while signs are tapped, and the next look is one tap away', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await newGardenWithCase(page, 'Cucumber');
+  await page.getByLabel('In your own words').fill('fine pale dots on the leaves, tiny moving dots below');
+  const cause = page.getByRole('button', { name: /^.+ % Spider mite$/ });
+  const look = page.getByRole('button', { name: /^(Look next|Enough looked)$/ });
+  await expect(cause).toBeInViewport();
+  await page.getByRole('heading', { name: 'Tap what you see' }).scrollIntoViewIfNeeded();
+  await expect(cause).toBeInViewport();
+  await look.click();
+  await expect(page.getByRole('heading', { name: 'Look next' })).toBeInViewport();
+  await expect(page.getByRole('heading', { name: 'Look next' })).toBeFocused();
+  await cause.click();
+  await expect(page.getByRole('heading', { name: 'What it may be' })).toBeInViewport();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(look).toBeHidden();
+});
+
 test('the library says of a pest how it looks from egg to adult, and what it is taken for', async ({ page }) => {
   await newGardenWithCase(page, 'Cabbage');
   await goTo(page, 'Library');

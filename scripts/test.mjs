@@ -32,34 +32,46 @@ await buildAll();
 await step('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
 await step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 await step('Types', bin('tsc'), ['-p', 'tsconfig.node.json']);
-const cluster = await startThrowawayCluster();
-let server;
-let standIns;
-// The tests make more accounts from one address than a household would.
-const env = { SIGN_IN_TRIES: '1000' };
+const running = [];
+/** A database that is gone at the end. */
+async function startDatabase() {
+  const cluster = await startThrowawayCluster();
+  running.push(cluster);
+  return cluster.url;
+}
+
+/** A server over a demo garden of its own. */
+async function startDemo(standIns) {
+  const databaseUrl = await startDatabase();
+  // The tests make more accounts from one address than a household would.
+  const env = { SIGN_IN_TRIES: '1000', ...standIns.env };
+  loadDemo(databaseUrl, env);
+  const server = await startServer({ databaseUrl, port: await freePort(), secret: 'a secret that only the tests use, 32 long', env });
+  running.push({ stop: () => stopChild(server) });
+  return { url: server.url, databaseUrl, env };
+}
+
+const stopChild = ({ child, ended }) => {
+  child.kill();
+  return ended;
+};
+
 try {
-  await step('Unit and server', bin('jest'), ['--ci'], {
-    env: { NODE_OPTIONS: '--experimental-vm-modules', TEST_DATABASE_URL: cluster.url, NO_COLOR: '1' },
+  // Two at a time: each has a database of its own, and half of the time goes into starting.
+  await step('Unit and server', bin('jest'), ['--ci', '--maxWorkers=2'], {
+    env: { NODE_OPTIONS: '--experimental-vm-modules', TEST_DATABASE_URL: await startDatabase(), NO_COLOR: '1' },
     count: countJest,
   });
-  standIns = await startStandIns(await freePort());
-  Object.assign(env, standIns.env);
-  loadDemo(cluster.url, env);
-  server = await startServer({
-    databaseUrl: cluster.url,
-    port: await freePort(),
-    secret: 'a secret that only the tests use, 32 long',
-    env,
-  });
+  const standIns = await startStandIns(await freePort());
+  running.push({ stop: () => stopChild(standIns) });
+  // What changes the garden, and what only looks at it, go side by side.
+  const [walks, views] = [await startDemo(standIns), await startDemo(standIns)];
   await step('End to end', bin('playwright'), ['test', '--config', join(root, 'e2e/playwright.config.ts')], {
-    env: { ...env, BASE_URL: server.url, DATABASE_URL: cluster.url, NO_COLOR: '1' },
+    env: { ...walks.env, BASE_URL: walks.url, DATABASE_URL: walks.databaseUrl, VIEWS_URL: views.url, NO_COLOR: '1' },
     count: countPlaywright,
   });
 } finally {
-  server?.child.kill();
-  standIns?.child.kill();
-  await Promise.all([server?.ended, standIns?.ended]);
-  cluster.stop();
+  for (const one of running.reverse()) await one.stop();
 }
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

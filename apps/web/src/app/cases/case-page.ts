@@ -14,6 +14,7 @@ import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
 import { CaseEdits } from './case-edits';
 import type { Chip, SignState } from './case-findings';
 import { withFinding } from './case-findings';
+import { CaseGlance } from './case-glance';
 import { CaseHead } from './case-head';
 import { caseReckoning } from './case-reckoning';
 import { CaseTimeline } from './case-timeline';
@@ -37,6 +38,7 @@ const typingPauseMs = 500;
     MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
+    CaseGlance,
     CaseHead,
     CaseTimeline,
     CauseList,
