@@ -1,3 +1,5 @@
+import angular from 'jest-preset-angular/presets/index.js';
+
 const swcName = '@swc/jest';
 const swcOptions = { jsc: { target: 'es2022', parser: { syntax: 'typescript', decorators: true } }, module: { type: 'es6' } };
 const node = (displayName, folder) => ({
@@ -21,8 +23,23 @@ const leaf = {
   sandboxInjectedGlobals: ['Math'],
 };
 
-// What the pages compute and keep, without their templates: those are driven in the real browser.
-const web = { ...node('web', 'apps/web'), testMatch: ['<rootDir>/src/app/**/*.test.ts'], setupFiles: ['<rootDir>/jest.setup.mjs'] };
+// What the pages compute and keep, without their templates.
+const web = {
+  ...node('web', 'apps/web'),
+  testMatch: ['<rootDir>/src/app/**/*.test.ts'],
+  testPathIgnorePatterns: ['\\.view\\.test\\.ts$'],
+  setupFiles: ['<rootDir>/jest.setup.mjs'],
+};
+
+// Single parts of a page with their templates; whole pages are driven in the real browser.
+const views = {
+  ...angular.createEsmPreset({ tsconfig: '<rootDir>/tsconfig.views.json' }),
+  displayName: 'views',
+  rootDir: 'apps/web',
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testMatch: ['<rootDir>/src/app/**/*.view.test.ts'],
+  setupFiles: ['<rootDir>/jest.setup.mjs'],
+};
 
 export default {
   projects: [
@@ -33,6 +50,7 @@ export default {
     node('server', 'apps/server'),
     node('stand-ins', 'apps/stand-ins'),
     web,
+    views,
     { ...node('scripts', '.'), testMatch: ['<rootDir>/scripts/*.test.ts'], roots: ['<rootDir>/scripts'] },
   ],
 };

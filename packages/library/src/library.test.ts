@@ -31,6 +31,39 @@ test('every condition has a look-alike or is like nothing else, a summary of its
   expect(conditions.filter(({ signs }) => !Object.values(signs).includes('always')).map(({ id }) => id)).toEqual([]);
 });
 
+test('what a page says of a trouble is sentences: no stray marks, each beginning and ending as one', () => {
+  const odd = library.conditions.flatMap(({ id, summary, persistence, spread, prevention, threshold, stages, lookalikes }) =>
+    [
+      summary,
+      persistence,
+      spread,
+      ...prevention,
+      threshold.act,
+      threshold.basis,
+      ...stages.map(({ does }) => does),
+      ...lookalikes.map(({ tell }) => tell),
+    ]
+      .filter((words) => !/^[A-Z0-9“].*[.!?)]$/.test(words) || /[|{}[\]<>]|\s{2}/.test(words))
+      .map((words) => `${id}: ${words}`),
+  );
+  expect(odd).toEqual([]);
+});
+
+test('how a trouble stays is told in more than two words', () => {
+  expect(library.conditions.filter(({ persistence }) => persistence.split(' ').length < 3).map(({ id }) => id)).toEqual([]);
+});
+
+test('a question on which growers differ has two schools that differ, and a default that says why', () => {
+  const disputes = [...library.conditions, ...library.interventions].flatMap((one) => one.disputes);
+  expect(disputes.length).toBeGreaterThanOrEqual(40);
+  expect(new Set(disputes.map(({ id }) => id)).size).toBe(disputes.length);
+  for (const { question, schools, default: ours, why } of disputes) {
+    expect(question).toMatch(/\?$/);
+    expect(new Set(schools.map(({ view }) => view)).size).toBe(schools.length);
+    expect(new Set([...schools.map(({ reason }) => reason), ours, why]).size).toBe(schools.length + 2);
+  }
+});
+
 test('two conditions that share a host and every sign are told by the cross-check', () => {
   const [first, ...rest] = library.conditions;
   const twin = { ...first!, id: 'twin', lookalikes: [] };

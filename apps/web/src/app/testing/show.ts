@@ -1,0 +1,102 @@
+import type { Provider, Type } from '@angular/core';
+import { provideZonelessChangeDetection, signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { MatIconTestingModule } from '@angular/material/icon/testing';
+import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
+import { provideRouter } from '@angular/router';
+import type { GardenContents } from '@field-nurse/contract';
+import { readLibrary } from '@field-nurse/library/files';
+import { Store } from '@ngrx/store';
+import { fireEvent, within } from '@testing-library/dom';
+import { join } from 'node:path';
+import { of } from 'rxjs';
+import { Api } from '../api/api';
+import { Garden } from '../gardens/garden';
+import { contents, now, today } from './test-garden';
+
+/** The reference library as it ships. */
+export const reference = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+
+// The simulated page has no screen whose width could be asked for, and nothing moves on it.
+globalThis.matchMedia = (media) => ({ media, matches: true }) as MediaQueryList;
+
+beforeAll(() => TestBed.initTestEnvironment(BrowserTestingModule, platformBrowserTesting()));
+afterEach(() => TestBed.resetTestingModule());
+
+/** Put a part of a page on the screen, over the reference library and a small garden. */
+export async function show<T>(
+  part: Type<T>,
+  inputs: Readonly<Record<string, unknown>> = {},
+  { garden = {}, canWrite = true, providers = [] }: { garden?: Partial<GardenContents>; canWrite?: boolean; providers?: Provider[] } = {},
+) {
+  TestBed.configureTestingModule({
+    imports: [MatIconTestingModule],
+    providers: [
+      provideZonelessChangeDetection(),
+      provideRouter([]),
+      { provide: Api, useValue: { library: () => of(reference) } },
+      { provide: Store, useValue: { selectSignal: () => signal([]) } },
+      { provide: Garden, useValue: gardenOf({ ...contents, ...garden }, canWrite) },
+      ...providers,
+    ],
+  });
+  const fixture = TestBed.createComponent(part);
+  const set = async (changed: Readonly<Record<string, unknown>>) => {
+    for (const [name, value] of Object.entries(changed)) fixture.componentRef.setInput(name, value);
+    await fixture.whenStable();
+  };
+  await set(inputs);
+  const element = fixture.nativeElement as HTMLElement;
+  return {
+    element,
+    page: within(element),
+    /** everything on the screen, as one reads it */
+    text: () => wordsOf(element),
+    set,
+    /** what an output has told, from now on */
+    told: (output: keyof T): unknown[] => {
+      const told: unknown[] = [];
+      (fixture.componentInstance[output] as { subscribe: (take: (value: unknown) => void) => void }).subscribe((value) => told.push(value));
+      return told;
+    },
+    press: async (name: string | RegExp) => {
+      fireEvent.click(within(element).getByRole('button', { name }));
+      await fixture.whenStable();
+    },
+    type: async (label: string | RegExp, words: string) => {
+      const field = within(element).getByLabelText(label);
+      fireEvent.input(field, { target: { value: words } });
+      fireEvent.change(field, { target: { value: words } });
+      await fixture.whenStable();
+    },
+  };
+}
+
+/** The words below a node, each piece apart from the next. */
+export function wordsOf(node: Node): string {
+  const pieces = node.nodeType === Node.TEXT_NODE ? [node.textContent!] : [...node.childNodes].map(wordsOf);
+  return pieces.join(' ').replace(/\s+/g, ' ').trim();
+}
+
+function gardenOf(all: GardenContents, canWrite: boolean) {
+  const find =
+    <T extends { readonly id: string }>(rows: readonly T[]) =>
+    (id: string) =>
+      rows.find((row) => row.id === id);
+  return {
+    summary: signal(all.garden),
+    canWrite: signal(canWrite),
+    now: () => now,
+    today: () => today,
+    case: find(all.cases),
+    planting: find(all.plantings),
+    place: find(all.places),
+    cases: signal(all.cases),
+    plantings: signal(all.plantings),
+    applications: signal(all.applications),
+    clinicSamples: signal(all.clinicSamples),
+    ownEntries: signal(all.ownEntries),
+    decisionsOf: (id: string) => all.decisions.filter(({ caseId }) => caseId === id),
+    looksOf: (id: string) => all.looks.filter(({ caseId }) => caseId === id),
+  };
+}
