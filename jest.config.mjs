@@ -42,6 +42,8 @@ const views = {
 };
 
 export default {
+  // A busy machine may be slow; none of the tests is about time.
+  testTimeout: 30_000,
   projects: [
     core,
     leaf,

@@ -5,23 +5,31 @@ import { MatIconTestingModule } from '@angular/material/icon/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { provideRouter } from '@angular/router';
 import type { GardenContents } from '@field-nurse/contract';
-import { readLibrary } from '@field-nurse/library/files';
+import type { Library } from '@field-nurse/library';
 import { Store } from '@ngrx/store';
-import { fireEvent, within } from '@testing-library/dom';
+import { configure, fireEvent, within } from '@testing-library/dom';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { of } from 'rxjs';
 import { Api } from '../api/api';
 import { Garden } from '../gardens/garden';
 import { contents, now, today } from './test-garden';
 
-/** The reference library as it ships. */
-export const reference = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+const built = join(import.meta.dirname, '../../../../../packages/library/generated/index.json');
+/** The reference library as it ships; `npm run library` builds it. */
+export const reference = JSON.parse(readFileSync(built, 'utf8')) as Library;
 
+// What is in sight is a matter of styles, which aren't loaded here: asking for each element takes most of the time.
+configure({ defaultHidden: true });
 // The simulated page has no screen whose width could be asked for, and nothing moves on it.
 globalThis.matchMedia = (media) => ({ media, matches: true }) as MediaQueryList;
+globalThis.IntersectionObserver = class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+} as unknown as typeof IntersectionObserver;
 
 beforeAll(() => TestBed.initTestEnvironment(BrowserTestingModule, platformBrowserTesting()));
-afterEach(() => TestBed.resetTestingModule());
 
 /** Put a part of a page on the screen, over the reference library and a small garden. */
 export async function show<T>(
@@ -29,6 +37,7 @@ export async function show<T>(
   inputs: Readonly<Record<string, unknown>> = {},
   { garden = {}, canWrite = true, providers = [] }: { garden?: Partial<GardenContents>; canWrite?: boolean; providers?: Provider[] } = {},
 ) {
+  TestBed.resetTestingModule();
   TestBed.configureTestingModule({
     imports: [MatIconTestingModule],
     providers: [
@@ -60,7 +69,7 @@ export async function show<T>(
       return told;
     },
     press: async (name: string | RegExp) => {
-      fireEvent.click(within(element).getByRole('button', { name }));
+      fireEvent.click(buttonIn(element, name));
       await fixture.whenStable();
     },
     type: async (label: string | RegExp, words: string) => {
@@ -70,6 +79,14 @@ export async function show<T>(
       await fixture.whenStable();
     },
   };
+}
+
+/** A button by what it is called. Much quicker than by its role, which asks for the styles of everything. */
+function buttonIn(element: HTMLElement, name: string | RegExp): HTMLButtonElement {
+  const isCalled = (words: string) => (typeof name === 'string' ? words === name : name.test(words));
+  const found = [...element.querySelectorAll('button')].find((one) => isCalled(one.getAttribute('aria-label') ?? wordsOf(one)));
+  if (!found) throw new Error(`No button is called ${name}.`);
+  return found;
 }
 
 /** The words below a node, each piece apart from the next. */
