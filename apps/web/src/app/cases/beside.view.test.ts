@@ -1,12 +1,7 @@
-import { signal } from '@angular/core';
-import { Calc } from '../calc/calc';
-import { ClinicBook } from '../clinic/clinic-book';
 import { sampleState } from '../clinic/sample-state';
-import { readWords } from '@field-nurse/core/diagnosis';
-import { answerTo } from '../testing/answers';
-import { reference, show, wordsOf } from '../testing/show';
+import { quiet, reader } from '../testing/answers';
+import { show, wordsOf } from '../testing/show';
 import { application, sample, sickness } from '../testing/test-garden';
-import { WeatherBook } from '../weather/weather-book';
 import { ComparePage } from './compare-page';
 import { SheetPage } from './sheet-page';
 
@@ -45,22 +40,7 @@ describe('the sheet for a second opinion', () => {
           ],
           applications: [application],
         },
-        providers: [
-          {
-            provide: Calc,
-            useValue: {
-              readWords: async (text: string, host: string) =>
-                readWords(
-                  reference,
-                  text,
-                  reference.hosts.find(({ id }) => id === host),
-                ),
-              differential: async (request: Parameters<typeof answerTo>[0]) => answerTo(request),
-            },
-          },
-          { provide: ClinicBook, useValue: { of: () => [tested], testsOf: () => [] } },
-          { provide: WeatherBook, useValue: { measured: signal([]) } },
-        ],
+        providers: [reader, ...quiet(tested)],
       },
     );
 
@@ -87,17 +67,7 @@ describe('the sheet for a second opinion', () => {
   });
 
   test('a case that is gone says so', async () => {
-    const { text } = await show(
-      SheetPage,
-      { case: 'gone' },
-      {
-        providers: [
-          { provide: Calc, useValue: { readWords: async () => ({ read: [], hosts: [], unread: [] }) } },
-          { provide: ClinicBook, useValue: { of: () => [], testsOf: () => [] } },
-          { provide: WeatherBook, useValue: { measured: signal([]) } },
-        ],
-      },
-    );
+    const { text } = await show(SheetPage, { case: 'gone' }, { providers: [reader, ...quiet()] });
     expect(text()).toBe('This case is not in the garden');
   });
 });

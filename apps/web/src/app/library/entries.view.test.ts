@@ -1,27 +1,12 @@
 import { within } from '@testing-library/dom';
-import { Calc } from '../calc/calc';
+import { reader } from '../testing/answers';
 import { reference, show, wordsOf } from '../testing/show';
-import { readWords } from '@field-nurse/core/diagnosis';
 import { CheckEntry } from './check-entry';
 import { HostEntry } from './host-entry';
 import { LibraryPage } from './library-page';
 import { SignEntry } from './sign-entry';
 
-const reader = {
-  providers: [
-    {
-      provide: Calc,
-      useValue: {
-        readWords: async (text: string, host: string) =>
-          readWords(
-            reference,
-            text,
-            reference.hosts.find(({ id }) => id === host),
-          ),
-      },
-    },
-  ],
-};
+const reading = { providers: [reader] };
 
 test('a sign is drawn large, said in growers’ words, and leads to all that shows it and all that it speaks against', async () => {
   const { page, text } = await show(SignEntry, { entry: 'leaf-dot-rows' });
@@ -53,7 +38,7 @@ describe('the library', () => {
   const first = (page: Awaited<ReturnType<typeof show>>['page']) => wordsOf(page.getAllByRole('listitem')[0]!);
 
   test('holds all, and shows the first of them until more are asked for', async () => {
-    const { page, press } = await show(LibraryPage, {}, reader);
+    const { page, press } = await show(LibraryPage, {}, reading);
     expect(page.getByRole('status').textContent).toBe('268 entries');
     expect(page.getAllByRole('listitem')).toHaveLength(48);
     await press('Show all 268');
@@ -66,14 +51,14 @@ describe('the library', () => {
     ['Phytophthora infestans', /^Late blight/],
     ['orange dust in slits along leek leaves', /Leek and garlic rust/],
   ])('“%s” finds its entry first, by name or by what is seen', async (words, name) => {
-    const { page, type } = await show(LibraryPage, {}, reader);
+    const { page, type } = await show(LibraryPage, {}, reading);
     await type('Name, or what you see', words);
     expect(first(page)).toMatch(name);
   });
 
   test('is narrowed to a plant and to a group', async () => {
     const count = async (inputs: Readonly<Record<string, string>>) =>
-      Number.parseInt((await show(LibraryPage, inputs, reader)).page.getByRole('status').textContent!);
+      Number.parseInt((await show(LibraryPage, inputs, reading)).page.getByRole('status').textContent!);
     const [leek, friends] = [await count({ host: 'leek' }), await count({ group: 'friends' })];
     expect(leek).toBeGreaterThan(10);
     expect(leek).toBeLessThan(268);
@@ -82,7 +67,7 @@ describe('the library', () => {
   });
 
   test('what nothing is called finds nothing, and says so', async () => {
-    const { page, type } = await show(LibraryPage, {}, reader);
+    const { page, type } = await show(LibraryPage, {}, reading);
     await type('Name, or what you see', 'qqqq zzzz');
     expect(page.getByRole('status').textContent).toBe('0 entries');
   });

@@ -39,6 +39,13 @@ test('plain words lead to what shows that, on that plant', () => {
   expect(first!.shows).toEqual(['sticky-leaves']);
 });
 
+test('a plant that is named in the words counts as one that was chosen, and shuts nothing out', () => {
+  expect(find('orange dust under mint leaves')[0]).toBe('mint-rust');
+  expect(find('orange dust in slits along leek leaves')[0]).toBe('leek-rust');
+  expect(find('orange dust under bean leaves')[0]).toBe('bean-rust');
+  expect(find('orange dust under mint leaves')).toContain('bean-rust');
+});
+
 test('words that mean nothing find nothing', () => {
   expect(find('quxquux')).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import type { TextReading } from '@field-nurse/core/diagnosis';
-import { logLikelihood, susceptibility } from '@field-nurse/core/diagnosis';
-import type { Condition, Library as LibraryIndex } from '@field-nurse/library';
+import { logLikelihood, priorLogOdds, susceptibility } from '@field-nurse/core/diagnosis';
+import type { Condition, Host, Library as LibraryIndex } from '@field-nurse/library';
 import { searchByName } from '@field-nurse/library/find';
 
 /** A kind of entry, by the word that its address holds. */
@@ -34,7 +34,7 @@ export interface TroubleFilter {
 
 /**
  * Troubles by name, and by what is said of the plant in plain words: those with the name first, then those that explain most of the signs that
- * were read.
+ * were read, and that the plant gets which was chosen or is named in the words.
  */
 export function findTroubles(index: LibraryIndex, { text, reading, group, host }: TroubleFilter): FoundTrouble[] {
   const kinds: readonly string[] | undefined = group ? troubleGroups[group].kinds : undefined;
@@ -45,13 +45,19 @@ export function findTroubles(index: LibraryIndex, { text, reading, group, host }
   if (text.trim() === '') return offered.map((condition) => ({ condition, shows: [] })).sort(byName);
   const named = searchByName(offered, text).map((condition) => ({ condition, shows: [] }));
   const known = new Set(named.map(({ condition }) => condition.id));
-  const explained = explainers(index, offered, reading).filter(({ condition }) => !known.has(condition.id));
+  const sick = plant ?? index.hosts.find(({ id }) => id === reading?.hosts[0]?.host);
+  const explained = explainers(index, offered, reading, sick).filter(({ condition }) => !known.has(condition.id));
   return [...named, ...explained];
 }
 
 const byName = (a: FoundTrouble, b: FoundTrouble) => a.condition.name.localeCompare(b.condition.name);
 
-function explainers(index: LibraryIndex, conditions: readonly Condition[], reading: TextReading | undefined): FoundTrouble[] {
+function explainers(
+  index: LibraryIndex,
+  conditions: readonly Condition[],
+  reading: TextReading | undefined,
+  host: Host | undefined,
+): FoundTrouble[] {
   const read = reading?.read.flatMap((finding) => {
     const facts = index.signs.find(({ id }) => id === finding.sign);
     return facts ? [{ facts, finding }] : [];
@@ -66,10 +72,10 @@ function explainers(index: LibraryIndex, conditions: readonly Condition[], readi
       const shows = read
         .filter(({ facts, finding }) => finding.state === 'seen' && (condition.signs[facts.id] ?? 'never') !== 'never')
         .map(({ facts }) => facts.id);
-      return { condition, shows, score };
+      return { condition, shows, score, rank: score + (host ? priorLogOdds(condition, { host }).logOdds : 0) };
     })
     .filter(({ shows, score }) => shows.length > 0 && score > 0)
-    .sort((a, b) => b.score - a.score)
+    .sort((a, b) => b.rank - a.rank)
     .map(({ condition, shows }) => ({ condition, shows }));
 }
 

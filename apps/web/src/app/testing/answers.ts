@@ -1,6 +1,32 @@
+import { signal } from '@angular/core';
 import type { DifferentialAnswer, DifferentialRequest } from '@field-nurse/contract';
+import { readWords } from '@field-nurse/core/diagnosis';
 import { answerDifferential } from '@field-nurse/library/answers';
+import { Calc } from '../calc/calc';
+import { ClinicBook } from '../clinic/clinic-book';
+import type { SampleState } from '../clinic/sample-state';
+import { WeatherBook } from '../weather/weather-book';
 import { reference } from './show';
 
 /** What the reasoner makes of a plant, with the reference library. */
 export const answerTo = (request: DifferentialRequest): DifferentialAnswer => answerDifferential(reference, request) as DifferentialAnswer;
+
+/** The computation, where a page asks for it, without its worker. */
+export const reader = {
+  provide: Calc,
+  useValue: {
+    readWords: async (text: string, host: string) =>
+      readWords(
+        reference,
+        text,
+        reference.hosts.find(({ id }) => id === host),
+      ),
+    differential: async (request: DifferentialRequest) => answerTo(request),
+  },
+};
+
+/** No weather, and of samples no more than these. */
+export const quiet = (...samples: readonly SampleState[]) => [
+  { provide: ClinicBook, useValue: { of: () => samples, testsOf: () => [] } },
+  { provide: WeatherBook, useValue: { measured: signal([]) } },
+];
