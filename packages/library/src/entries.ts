@@ -196,6 +196,7 @@ export const language = z.strictObject({
   name: text,
   stemmer: text,
   fillers: text.max(4000),
+  ordinary: z.string().trim().min(1).max(20_000),
   clauseBreaks: z.array(text),
   joiners: z.array(text),
   clauseStarts: z.array(text),

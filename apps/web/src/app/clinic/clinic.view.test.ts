@@ -86,6 +86,16 @@ describe('a new sample', () => {
     expect(kept.saved).toMatchObject([{ value: { clinic: null, clinicName: 'Old Mill laboratory' } }]);
   });
 
+  test('goes to a clinic that answered late, though its name was missed before', async () => {
+    const kept = records();
+    const { page, press, set } = await show(NewSample, { ...inputs, offers: [] }, kept);
+    await press('Register the sample');
+    await set({ offers: [offer] });
+    fireEvent.click(page.getAllByRole('checkbox')[0]!);
+    await press('Register the sample');
+    expect(kept.saved).toMatchObject([{ value: { clinic: 'reedbank', clinicName: 'Reedbank plant clinic' } }]);
+  });
+
   test('that is refused keeps what was entered, and says why', async () => {
     const { page, press } = await show(NewSample, inputs, records(new ApiError(503, 'offline', 'The server does not answer.')));
     fireEvent.click(page.getAllByRole('checkbox')[0]!);

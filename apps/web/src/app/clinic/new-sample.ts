@@ -65,7 +65,10 @@ export class NewSample {
   protected async register(): Promise<void> {
     const { clinicName, material, testFor } = this.form.getRawValue();
     const offer = this.offer();
-    if (!offer && !clinicName.trim()) this.form.controls.clinicName.setErrors({ required: true });
+    // A name counts for another clinic only: what was wrong with it before the clinics were known, or another one was chosen, is over.
+    const name = this.form.controls.clinicName;
+    if (offer) name.reset();
+    else if (!clinicName.trim()) name.setErrors({ required: true });
     await this.submission.send(async () => {
       const value = {
         caseId: this.case(),

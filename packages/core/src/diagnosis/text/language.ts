@@ -10,6 +10,8 @@ export interface LanguageFacts {
   readonly stemmer: string;
   /** words that a phrase may skip, parted by blanks */
   readonly fillers: string;
+  /** words of any letter, parted by blanks: none is taken for a slip, and by itself none speaks for a sign */
+  readonly ordinary: string;
   readonly clauseBreaks: readonly string[];
   /** words that join; before one of `clauseStarts` they begin a new clause ("and have"), else they go on with a list ("webs and dots") */
   readonly joiners: readonly string[];
@@ -28,6 +30,7 @@ export interface LanguageFacts {
 /** A language made ready for reading. */
 export interface Language {
   readonly fillers: ReadonlySet<string>;
+  readonly ordinary: ReadonlySet<string>;
   readonly clauseBreaks: ReadonlySet<string>;
   readonly joiners: ReadonlySet<string>;
   readonly clauseStarts: ReadonlySet<string>;
@@ -59,6 +62,7 @@ export function readyLanguage(facts: LanguageFacts): Language {
   const clauseBreaks = new Set(facts.clauseBreaks);
   return {
     fillers: new Set([...facts.fillers.split(/\s+/), ...clauseBreaks]),
+    ordinary: new Set(facts.ordinary.split(/\s+/)),
     clauseBreaks,
     joiners: new Set(facts.joiners),
     clauseStarts: new Set(facts.clauseStarts),

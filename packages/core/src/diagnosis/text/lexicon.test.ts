@@ -40,6 +40,16 @@ test('what holds nothing but a denial, or one common word among small ones, is n
   expect(stems('plain')).toContain('brown');
 });
 
+test('an ordinary word speaks for a sign only within its phrases', () => {
+  const { phrases, hints, language } = withSigns(sign('droop', 'hangs by morning', 'it is the morning', 'morning'));
+  expect(hints.has(language.stemOf('morning'))).toBe(false);
+  expect(hints.has(language.stemOf('hangs'))).toBe(true);
+  const stems = phrases.filter(({ meaning }) => meaning.kind === 'sign').map((one) => one.stems.join(' '));
+  expect(stems).toContain([language.stemOf('hangs'), 'by', language.stemOf('morning')].join(' '));
+  // Said as one word, it was meant; cut down to one, it was not.
+  expect(stems.filter((one) => one === language.stemOf('morning'))).toHaveLength(1);
+});
+
 test('a language adds its own words; the first is read when none is asked for', () => {
   const german = { ...testLanguage, id: 'de', stemmer: 'german', signs: { webs: ['feine Gespinste'] }, hosts: { bean: ['Bohnen'] } };
   const both = { ...testKnowledge, languages: [testLanguage, german] };

@@ -71,12 +71,21 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   const meanings = new Set(entries.map(({ meaning }) => meaning.kind + meaning.id)).size;
   const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
   const generic = new Set([...owners].filter(([, own]) => own.size >= genericFrom).map(([stem]) => stem));
-  // "Nothing came up" holds no word of its own but a denial, "small plants" nothing but "small": they would be found everywhere.
+  // "Nothing came up" holds no word of its own but a denial, "small plants" nothing but "small", "washed out" nothing but "wash": they would be
+  // found everywhere.
   const denials = new Set([...language.negations].map(language.stemOf));
+  const ordinary = new Set([...language.ordinary].map(language.stemOf));
+  const tellsNothing = (stem: string) => generic.has(stem) || ordinary.has(stem);
   const phrases = entries
-    .filter(({ stems, cut }) => !stems.every((stem) => denials.has(stem)) && !(cut && stems.length === 1 && generic.has(stems[0]!)))
+    .filter(({ stems, cut }) => !stems.every((stem) => denials.has(stem)) && !(cut && stems.length === 1 && tellsNothing(stems[0]!)))
     .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
-  return { language, phrases, hints: hintsByStem(entries, rarity, denials), vocabulary: new Set(owners.keys()), generic };
+  return {
+    language,
+    phrases,
+    hints: hintsByStem(entries, rarity, new Set([...denials, ...ordinary])),
+    vocabulary: new Set(owners.keys()),
+    generic,
+  };
 }
 
 function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
@@ -86,12 +95,12 @@ function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
   return owners;
 }
 
-/** What single words speak for. A denial speaks for nothing by itself: what it denies is found by its scope. */
-function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number, denials: ReadonlySet<string>): Map<string, Hint[]> {
+/** What single words speak for. A word of any letter speaks for nothing by itself, nor does a denial: what it denies is found by its scope. */
+function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number, silent: ReadonlySet<string>): Map<string, Hint[]> {
   const counts = new Map<string, Map<string, number>>();
   for (const { stems, meaning } of entries) {
     if (meaning.kind !== 'sign') continue;
-    for (const stem of stems.filter((one) => !denials.has(one))) {
+    for (const stem of stems.filter((one) => !silent.has(one))) {
       const own = counts.get(stem) ?? new Map<string, number>();
       counts.set(stem, own.set(meaning.id, (own.get(meaning.id) ?? 0) + 1));
     }

@@ -104,3 +104,10 @@ test('slips worked by hand', () => {
   expect([editDistance('rsut', 'rust'), editDistance('rust', 'dust'), editDistance('web', 'webs')]).toEqual([1, 1, 1]);
   expect(correctTypo('rust', new Set(['dust']))).toBeUndefined();
 });
+
+test('an ordinary word is no slip of a sign’s word', () => {
+  const facts = { ...testKnowledge.languages[0]!, ordinary: 'stiplings' };
+  const plain = buildLexicon({ ...testKnowledge, languages: [facts] });
+  expect(readText('stiplings', plain)).toMatchObject({ read: [], unread: ['stiplings'] });
+  expect(readText('stiplings', lexicon).read.map(({ sign }) => sign)).toEqual(['dots']);
+});

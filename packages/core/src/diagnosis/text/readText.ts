@@ -74,7 +74,8 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
 function correctTokens(tokens: readonly Token[], { vocabulary, language }: Lexicon): Token[] {
   const corrected = new Map<string, string>();
   return tokens.map((token) => {
-    if (vocabulary.has(token.stem) || language.fillers.has(token.word) || language.negations.has(token.word)) return token;
+    if (vocabulary.has(token.stem) || [language.fillers, language.negations, language.ordinary].some((known) => known.has(token.word)))
+      return token;
     const stem = corrected.get(token.stem) ?? correctTypo(token.stem, vocabulary) ?? token.stem;
     corrected.set(token.stem, stem);
     return stem === token.stem ? token : { ...token, stem, corrected: true };

@@ -5,6 +5,7 @@ export const testLanguage: LanguageFacts = {
   id: 'en',
   stemmer: 'english',
   fillers: 'a an the is are it its my i have there on in of at and or to for looks it plant everywhere',
+  ordinary: 'morning finger',
   clauseBreaks: ['but'],
   joiners: ['and'],
   clauseStarts: ['have', 'there'],
