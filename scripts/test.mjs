@@ -29,12 +29,9 @@ const countJest = (output) => {
 const countPlaywright = (output) => ({ passed: number(output, /(\d+) passed/), failed: number(output, /(\d+) failed/) });
 
 await buildAll();
-await Promise.all([
-  step('Lint', bin('eslint'), ['.', '--max-warnings', '0']),
-  step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']).then(() =>
-    step('Types', bin('tsc'), ['-p', 'tsconfig.node.json']),
-  ),
-]);
+await step('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
+await step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+await step('Types', bin('tsc'), ['-p', 'tsconfig.node.json']);
 const running = [];
 /** A database that is gone at the end. */
 async function startDatabase() {
@@ -67,17 +64,10 @@ try {
   });
   const standIns = await startStandIns(await freePort());
   running.push({ stop: () => stopChild(standIns) });
-  // What goes side by side has a garden of its own each.
-  const [walks, diagnosis, views] = [await startDemo(standIns), await startDemo(standIns), await startDemo(standIns)];
+  // What changes the garden, and what only looks at it, go side by side.
+  const [walks, views] = [await startDemo(standIns), await startDemo(standIns)];
   await step('End to end', bin('playwright'), ['test', '--config', join(root, 'e2e/playwright.config.ts')], {
-    env: {
-      ...walks.env,
-      BASE_URL: walks.url,
-      DATABASE_URL: walks.databaseUrl,
-      DIAGNOSIS_URL: diagnosis.url,
-      VIEWS_URL: views.url,
-      NO_COLOR: '1',
-    },
+    env: { ...walks.env, BASE_URL: walks.url, DATABASE_URL: walks.databaseUrl, VIEWS_URL: views.url, NO_COLOR: '1' },
     count: countPlaywright,
   });
 } finally {

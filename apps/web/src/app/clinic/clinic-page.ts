@@ -48,7 +48,7 @@ import { SampleCard } from './sample-card';
       }
       @if (canWrite() && suspects().length === 0) {
         @if (open() || samples().length === 0) {
-          @if (answer(); as answer) {
+          @if (offersKnown() && answer(); as answer) {
             <fn-new-sample [case]="case()" [answer]="answer" [offers]="offers()" (kept)="open.set(false)" />
           }
         } @else {
@@ -81,6 +81,8 @@ export class ClinicPage {
   readonly #offers = resource({ loader: () => firstValueFrom(this.#api.clinics()) });
   /** none when no clinic answers: the result of another one can still be typed in */
   protected readonly offers = computed(() => (this.#offers.hasValue() ? this.#offers.value() : []));
+  /** Until then a choice made here would be lost when they come. */
+  protected readonly offersKnown = computed(() => !this.#offers.isLoading());
   protected readonly offerOf = (clinic: string | null) => this.offers().find(({ id }) => id === clinic);
 
   protected async ask(): Promise<void> {
