@@ -7,7 +7,9 @@ import { binomialChances, negativeBinomialChances, outcomeAt } from './outcome';
 import { walkPicks } from './picks';
 import { sample } from './sample';
 import { poissonLimits, spotRates } from './trapCatch';
-import { binomialLines } from './waldLines';
+import type { CountChances } from './outcome';
+import type { StopLines } from './stopLines';
+import { binomialLines, negativeBinomialLines } from './waldLines';
 
 const sum = (list: readonly number[]) => list.reduce((total, one) => total + one, 0);
 const zeros = (n: number) => Array<number>(n).fill(0);
@@ -41,10 +43,61 @@ describe('operating characteristic and expected number', () => {
     expect(Math.abs(exact.expected - looked / runs)).toBeLessThan(0.4);
   });
 
-  test('chances of counts add up to one and have the mean asked for', () => {
-    const chances = negativeBinomialChances(4, 0.8);
+  /** The recursion written out, with every count by itself: right, and without end where the lines lie far apart. */
+  function slowOutcome(lines: StopLines, chances: CountChances, most: number) {
+    let going = new Map([[0, 1]]);
+    let [leave, expected] = [0, 0];
+    for (let n = 1; n <= most; n++) {
+      const next = new Map<number, number>();
+      for (const [total, mass] of going) {
+        expected += mass;
+        chances.forEach((chance, seen) => {
+          if (total + seen >= lines.act(n)) return;
+          if (total + seen <= lines.leave(n)) leave += mass * chance;
+          else next.set(total + seen, (next.get(total + seen) ?? 0) + mass * chance);
+        });
+      }
+      going = next;
+    }
+    for (const [total, mass] of going) if (total < (lines.act(most) + lines.leave(most)) / 2) leave += mass;
+    return { leave, expected };
+  }
+
+  test.each([
+    // Lines so close that every count is taken by itself: the same numbers.
+    { p0: 1, p1: 3, k: 1, level: 2, most: 40, within: 1e-9 },
+    { p0: 2, p1: 4, k: 0.5, level: 3, most: 60, within: 1e-9 },
+    // Counts in steps.
+    { p0: 40, p1: 50, k: 1, level: 45, most: 60, within: 0.02 },
+    { p0: 40, p1: 50, k: 1, level: 30, most: 60, within: 0.02 },
+    { p0: 60, p1: 120, k: 2, level: 90, most: 40, within: 0.02 },
+  ])('agree with the recursion written out: $p0 and $p1 at $level', ({ p0, p1, k, level, most, within }) => {
+    const lines = negativeBinomialLines(p0, p1, k, { alpha: 0.1, beta: 0.1 });
+    const chances = negativeBinomialChances(level, k);
+    const [fast, slow] = [outcomeAt(lines, level, chances, most), slowOutcome(lines, chances, most)];
+    expect(Math.abs(fast.leave - slow.leave)).toBeLessThan(within);
+    expect(Math.abs(fast.expected / slow.expected - 1)).toBeLessThan(within);
+  });
+
+  test.each([
+    [4, 0.8],
+    [300, 2],
+    [2000, 10_000],
+  ])('chances of counts with mean %d and clumping %d add up to one and have that mean', (mean, k) => {
+    const chances = negativeBinomialChances(mean, k);
     expect(sum(chances)).toBeCloseTo(1, 3);
-    expect(sum(chances.map((chance, x) => chance * x))).toBeCloseTo(4, 1);
+    expect(sum(chances.map((chance, x) => chance * x)) / mean).toBeCloseTo(1, 1);
+  });
+
+  test.each([
+    { test: 'negative-binomial', p0: 40, p1: 50 },
+    { test: 'negative-binomial', p0: 200, p1: 400 },
+    { test: 'negative-binomial', p0: 1999.9, p1: 2000, plants: 1000 },
+    { test: 'iwao', p1: 2000, a: 100, b: 20, alpha: 0.001, plants: 1000 },
+    { test: 'binomial', p0: 0.1, p1: 0.100_000_1, alpha: 0.001, beta: 0.001, plants: 1000 },
+  ] as const)('lines that lie far apart end too, and fall: $test $p0 $p1', (question) => {
+    const leaves = sample({ ...question, seen: [] }).curves.points.map(({ leave }) => leave);
+    for (const [i, leave] of leaves.entries()) expect(leave).toBeLessThanOrEqual((leaves[i - 1] ?? 1) + 1e-3);
   });
 });
 
