@@ -1,8 +1,11 @@
 import type { Library } from '@field-nurse/library';
 import type { Logger } from 'pino';
 import type { Pool } from 'pg';
-import type { Db } from './db/client.js';
+import type { Calculator } from './calc/calculator.js';
 import type { Clinics } from './clinic/clinics.js';
+import type { Db } from './db/client.js';
+import type { Mailer } from './mail/mail.js';
+import type { Limits } from './people/limits.js';
 import type { Stations } from './weather/stations.js';
 
 /** All that the server takes from outside. */
@@ -10,6 +13,7 @@ export interface Deps {
   readonly db: Db;
   readonly pool: Pool;
   readonly library: Library;
+  readonly calculator: Calculator;
   readonly now: () => Date;
   readonly log: Logger;
   /** signs cookies */
@@ -20,10 +24,17 @@ export interface Deps {
   readonly stations: Stations;
   /** the plant clinics that can be asked over the net */
   readonly clinics: Clinics;
-  /** cookies over https only */
+  /** letters with invitations and new passwords */
+  readonly mail: Mailer;
+  /** where people reach this server: what links in letters begin with */
+  readonly publicUrl: string;
+  /** reached over https alone, and cookies go over it alone */
   readonly secureCookies: boolean;
+  /** proxies in front, whose word on the caller's address and on https is taken; 0 for none */
+  readonly proxies: number;
   /** where true, the calculations need no sign-in */
   readonly openCalc: boolean;
-  /** how many tries to sign in, and how many new accounts from one address, within a quarter of an hour */
-  readonly signInTries: number;
+  readonly limits: Limits;
+  /** true in tests: every answer is held against the contract */
+  readonly checkAnswers: boolean;
 }

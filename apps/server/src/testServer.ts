@@ -1,4 +1,4 @@
-import type { Subject, Written } from '@field-nurse/contract';
+import type { GivenRole, Subject, Written } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
@@ -7,9 +7,14 @@ import { join } from 'node:path';
 import { Pool } from 'pg';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { directCalculator } from './calc/calculator';
+import type { Calculator } from './calc/calculator';
 import { openDb, openPool } from './db/client';
 import { migrateDatabase } from './db/migrate';
 import { ApiClient } from './demo/apiClient';
+import type { Deps } from './deps';
+import type { Mail } from './mail/mail';
+import { limitsOver } from './people/limits';
 import { noClinics } from './clinic/clinics';
 import type { Clinics } from './clinic/clinics';
 import { noStations } from './weather/stations';
@@ -18,35 +23,60 @@ import { fresh, settings } from './testRecords';
 
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
-/** A server over a database of its own, on a free port. */
-export async function startTestServer({
-  signInTries = 100,
-  webFolder,
-  stations = noStations,
-  clinics = noClinics,
-}: { signInTries?: number; webFolder?: string; stations?: Stations; clinics?: Clinics } = {}) {
+/** A database of its own on the tests' PostgreSQL. @returns its address */
+export async function emptyDatabase(): Promise<string> {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('Set TEST_DATABASE_URL; npm test does.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const admin = new Pool({ connectionString: base });
   await admin.query(`create database ${name}`);
   await admin.end();
-  const url = base.replace(/\/[^/]*$/, `/${name}`);
+  return base.replace(/\/[^/]*$/, `/${name}`);
+}
+
+/** A server over a database of its own, on a free port. */
+export async function startTestServer({
+  signInTries = 1000,
+  calculationsPerSecond = 10_000,
+  webFolder,
+  stations = noStations,
+  clinics = noClinics,
+  calculator,
+  url: given,
+  ...set
+}: {
+  /** a database to start over; without it one is made */
+  url?: string;
+  signInTries?: number;
+  calculationsPerSecond?: number;
+  webFolder?: string;
+  stations?: Stations;
+  clinics?: Clinics;
+  calculator?: Calculator;
+} & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc'>> = {}) {
+  const url = given ?? (await emptyDatabase());
   await migrateDatabase(url, join(import.meta.dirname, 'db/migrations'));
   const pool = openPool(url);
   const library = readLibrary(join(import.meta.dirname, '../../../packages/library/data'));
+  const letters: Mail[] = [];
   const app = createApp({
     db: openDb(pool),
     pool,
     library,
+    calculator: calculator ?? directCalculator(library),
     now: () => new Date('2026-07-18T09:30:00Z'),
     log: pino({ level: 'silent' }),
     secret: 'x'.repeat(40),
+    publicUrl: 'https://garden.test.example',
     secureCookies: false,
+    proxies: 0,
     openCalc: true,
-    signInTries,
+    limits: limitsOver(pool, { signInTries, calculationsPerSecond }),
     stations,
     clinics,
+    mail: { works: true, send: (mail) => Promise.resolve(void letters.push(mail)) },
+    checkAnswers: true,
+    ...set,
     ...(webFolder && { webFolder }),
   });
   const server = createServer(app.callback()).listen(0, '127.0.0.1');
@@ -54,6 +84,8 @@ export async function startTestServer({
   return {
     pool,
     library,
+    /** what was sent by mail */
+    letters,
     address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     stop: async () => {
       server.closeAllConnections();
@@ -70,18 +102,18 @@ export async function somebody(server: TestServer, name: string): Promise<ApiCli
   return client;
 }
 
-/** A garden with its four kinds of people, and somebody who has nothing to do with it. */
-export async function startGarden(server: TestServer) {
+/** A garden with its five kinds of people, and somebody who has nothing to do with it. */
+export async function startGarden(server: TestServer, named = '') {
   const garden = randomUUID();
-  const owner = await somebody(server, 'owner');
-  const member = await somebody(server, 'member');
-  const viewer = await somebody(server, 'viewer');
-  const stranger = await somebody(server, 'stranger');
+  const owner = await somebody(server, `owner${named}`);
+  const member = await somebody(server, `member${named}`);
+  const viewer = await somebody(server, `viewer${named}`);
+  const adviser = await somebody(server, `adviser${named}`);
+  const stranger = await somebody(server, `stranger${named}`);
   const nobody = new ApiClient(server.address);
   await nobody.send('get', '/api/v1/session');
   await owner.send('post', '/api/v1/gardens', { id: garden, settings });
-  for (const role of ['member', 'viewer'])
-    await owner.send('post', `/api/v1/gardens/${garden}/members`, { email: `${role}@test.example`, role });
+  for (const [role, guest] of Object.entries({ member, viewer, adviser } as const)) await owner.invite(garden, guest, role as GivenRole);
   const path = (subject: Subject, id: string) => `/api/v1/gardens/${garden}/${subject}/${id}`;
   /** Write a new record as the owner. @returns its id */
   const add = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
@@ -89,7 +121,7 @@ export async function startGarden(server: TestServer) {
     await owner.send('put', path(subject, id), fresh(value));
     return id;
   };
-  return { garden, owner, member, viewer, stranger, nobody, path, add };
+  return { garden, owner, member, viewer, adviser, stranger, nobody, path, add };
 }
 
 export type TestGarden = Awaited<ReturnType<typeof startGarden>>;

@@ -1,13 +1,10 @@
 import { z } from 'zod';
 import { gardenSettings, storedRecords, subject } from './records.js';
 import type { Subject } from './records.js';
-import { id, instant, role, shortText } from './words.js';
+import { email, id, instant, newPassword, role, shortText, typedPassword } from './words.js';
 
-const email = z.email().max(254);
-const password = z.string().min(10, { error: 'at least 10 characters' }).max(200);
-
-export const signInRequest = z.strictObject({ email, password: z.string().min(1).max(200) });
-export const signUpRequest = z.strictObject({ name: shortText, email, password });
+export const signInRequest = z.strictObject({ email, password: typedPassword });
+export const signUpRequest = z.strictObject({ name: shortText, email, password: newPassword });
 
 export const person = z.object({ id, name: z.string(), email: z.string() });
 export const gardenSummary = z.object({
@@ -21,8 +18,6 @@ export const gardenSummary = z.object({
 export const sessionAnswer = z.object({ person: person.nullable(), gardens: z.array(gardenSummary) });
 
 export const createGardenRequest = z.strictObject({ id, settings: gardenSettings });
-export const memberRequest = z.strictObject({ email, role: role.exclude(['owner']) });
-export const member = z.object({ name: z.string(), email: z.string(), role });
 
 /** A change that can be undone: who, what, when. */
 export const change = z.object({
@@ -30,7 +25,7 @@ export const change = z.object({
   subject,
   recordId: id,
   kind: z.enum(['added', 'changed', 'undone']),
-  by: z.string(),
+  by: z.string().nullable().describe('nobody where the account is deleted'),
   at: instant,
 });
 
@@ -49,6 +44,7 @@ export const errorAnswer = z.object({
     issues: z
       .array(z.object({ path: z.array(z.union([z.string(), z.number()])), code: z.string(), message: z.string() }).loose())
       .optional(),
+    retryAfter: z.number().optional().describe('seconds'),
   }),
 });
 
@@ -56,6 +52,5 @@ export type Person = z.infer<typeof person>;
 export type GardenSummary = z.infer<typeof gardenSummary>;
 export type Session = z.infer<typeof sessionAnswer>;
 export type GardenContents = z.infer<typeof gardenContents>;
-export type Member = z.infer<typeof member>;
 export type Change = z.infer<typeof change>;
 export type ErrorAnswer = z.infer<typeof errorAnswer>;

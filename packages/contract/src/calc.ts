@@ -37,9 +37,12 @@ const unitNames = [
 const unit = z.enum(unitNames);
 const quantity = z.strictObject({ amount: z.number().positive().max(1e9), unit });
 
+/** More signs than this on one plant tell no more, and take long to weigh. */
+export const mostFindings = 60;
+
 export const differentialRequest = z.strictObject({
   host: name.describe('id of a host or any of its names'),
-  text: z.string().max(20_000).optional(),
+  text: z.string().max(10_000).optional(),
   findings: z
     .array(
       z.strictObject({
@@ -49,7 +52,7 @@ export const differentialRequest = z.strictObject({
         sure: z.number().min(0.01).max(1).optional().describe('chance that this was meant, for what was read from words; 1 when left out'),
       }),
     )
-    .max(200)
+    .max(mostFindings)
     .superRefine((findings, context) => {
       findings.forEach(({ sign, state }, i) => {
         if (findings.slice(0, i).some((one) => one.sign === sign && one.state !== state))
@@ -224,21 +227,54 @@ export const progressAnswer = z.object({
   fit: z.object({ model: z.enum(['logistic', 'gompertz']), rate: z.number(), initial: z.number(), rSquared: z.number() }).nullable(),
 });
 
-const share = z.number().gt(0).lt(1);
+/** A chance of error: one in a thousand to nearly one in two. */
+const errorRate = z.number().min(0.001).max(0.499);
+const share = z.number().min(0.0001).max(0.9999);
+const meanCount = z.number().positive().max(2000);
+const looked = z.int().min(1).max(1000).optional().describe('how many there are; the sample ends with the last');
+const marks = z.array(z.literal([0, 1])).max(1000).describe('1 or 0 per plant, in the order of looking');
+const counts = z.array(z.number().min(0).max(100_000)).max(1000).describe('one count per plant, in the order of looking');
+/** What every test takes, whether it asks for it or not. */
+const anyTest = {
+  alpha: errorRate.optional().describe('chance to act although it is little enough'),
+  beta: errorRate.optional().describe('chance to leave although it is too much'),
+  k: z.number().min(0.01).max(10_000).optional().describe('clumping of the counts'),
+  a: z.number().min(-1).max(100).optional().describe('intercept of mean crowding on the mean'),
+  b: z.number().min(0.01).max(20).optional().describe('slope of mean crowding on the mean'),
+  sensitivity: z.number().min(0.01).max(1).optional().describe('chance to see it on a plant that has it'),
+  plants: looked,
+};
 
-export const sampleRequest = z.strictObject({
-  test: z.enum(['binomial', 'negative-binomial', 'iwao', 'freedom']),
-  p0: z.number().positive().max(100_000).optional().describe('little enough: a share of plants, or a mean count'),
-  p1: z.number().positive().max(100_000).optional().describe('too much: a share of plants, or a mean count'),
-  alpha: share.optional().describe('chance to act although it is little enough'),
-  beta: share.optional().describe('chance to leave although it is too much'),
-  k: z.number().positive().max(10_000).optional().describe('clumping of the counts'),
-  a: z.number().min(-1).max(1000).optional().describe('intercept of mean crowding on the mean'),
-  b: z.number().positive().max(100).optional().describe('slope of mean crowding on the mean'),
-  sensitivity: z.number().gt(0).max(1).optional(),
-  plants: z.int().min(1).max(1000).optional().describe('how many there are; the sample ends with the last'),
-  seen: z.array(z.number().min(0).max(100_000)).max(1000).describe('one value per plant, in the order of looking'),
-});
+export const sampleRequest = z.discriminatedUnion('test', [
+  z.strictObject({
+    test: z.literal('binomial'),
+    p0: share.optional().describe('share of plants that is little enough; 0.1 when left out'),
+    p1: share.optional().describe('share of plants that is too much; 0.3 when left out'),
+    ...anyTest,
+    seen: marks,
+  }),
+  z.strictObject({
+    test: z.literal('negative-binomial'),
+    p0: meanCount.describe('mean count that is little enough'),
+    p1: meanCount.describe('mean count that is too much'),
+    ...anyTest,
+    seen: counts,
+  }),
+  z.strictObject({
+    test: z.literal('iwao'),
+    p0: meanCount.optional(),
+    p1: meanCount.describe('critical mean count'),
+    ...anyTest,
+    seen: counts,
+  }),
+  z.strictObject({
+    test: z.literal('freedom'),
+    p0: share.optional(),
+    p1: share.optional().describe('share of plants that would have it; 0.05 when left out'),
+    ...anyTest,
+    seen: marks,
+  }),
+]);
 
 const linePoints = z.array(z.object({ n: z.number(), total: z.number() }));
 

@@ -1,19 +1,25 @@
 import { z } from 'zod';
 import * as access from './access.js';
+import * as account from './account.js';
 import * as calc from './calc.js';
 import { clinicOffer, clinicReport } from './clinic.js';
 import { gardenSettings, storedRecords, subject, writtenRecords } from './records.js';
 import type { Subject } from './records.js';
+import * as sharing from './sharing.js';
 import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from './weather.js';
-import { entry, id } from './words.js';
+import { entry, id, shortText } from './words.js';
 
 /** One operation of the API: the server serves it, the document describes it, the pages call it. */
 export interface Endpoint {
-  readonly method: 'get' | 'post' | 'put';
+  readonly method: 'get' | 'post' | 'put' | 'delete';
   readonly path: string;
   readonly summary: string;
   /** who may call it: anybody, somebody signed in, or a member of the garden in the path */
-  readonly access: 'open' | 'person' | 'garden-read' | 'garden-write' | 'garden-owner';
+  readonly access: 'open' | 'person' | 'garden-read' | 'garden-comment' | 'garden-write' | 'garden-owner';
+  /** asks for somebody who has signed in: a script's token is not enough */
+  readonly signedIn?: true;
+  /** a calculation: it changes nothing, scripts call it, and how often is limited */
+  readonly stateless?: true;
   readonly params?: z.ZodObject;
   readonly query?: z.ZodObject;
   readonly body?: z.ZodType;
@@ -26,20 +32,37 @@ export interface Endpoint {
 
 const define = <const E extends Endpoint>(endpoint: E): E => endpoint;
 const gardenParams = z.strictObject({ garden: id });
+const memberParams = z.strictObject({ garden: id, person: id });
 const photoParams = z.strictObject({ garden: id, photo: id });
-const calcPath = '/api/v1/calc';
 
 /** Write one record of a garden. The change id makes it idempotent; the version is that of the record it was made from (0 for a new one). */
-const write = <S extends Subject>(name: S) =>
+const write = <S extends Subject, A extends Endpoint['access'] = 'garden-write'>(name: S, may: A = 'garden-write' as A) =>
   define({
     method: 'put',
     path: `/api/v1/gardens/{garden}/${name}/{record}`,
     summary: `Add or change one of the garden's ${name}`,
-    access: 'garden-write',
+    access: may,
     params: z.strictObject({ garden: id, record: id }),
     body: z.strictObject({ change: id, version: z.int().min(0), value: writtenRecords[name] }),
     answer: storedRecords[name],
   });
+
+const calculation = <const N extends string, Q extends z.ZodType, A extends z.ZodType>(name: N, summary: string, body: Q, answer: A) =>
+  define({ method: 'post', path: `/api/v1/calc/${name}`, summary, access: 'open', stateless: true, body, answer });
+
+/** The calculations, by the last part of their address. */
+export const calculations = {
+  differential: calculation('differential', 'Ranked causes from findings and lay words', calc.differentialRequest, calc.differentialAnswer),
+  options: calculation('options', 'Treatments judged for a planting today', calc.optionsRequest, calc.optionsAnswer),
+  mix: calculation('mix', 'How much product in how much water', calc.mixRequest, calc.mixAnswer),
+  progress: calculation('progress', 'Area under a severity curve and its rate', calc.progressRequest, calc.progressAnswer),
+  sample: calculation('sample', 'Enough looked at: act, leave, or look at more', calc.sampleRequest, calc.sampleAnswer),
+} as const;
+
+export type CalculationName = keyof typeof calculations;
+/** What a calculation is asked, as it was checked. */
+export type CalculationRequest<N extends CalculationName> = z.output<(typeof calculations)[N]['body']>;
+export type CalculationAnswer<N extends CalculationName> = z.input<(typeof calculations)[N]['answer']>;
 
 const list = z.enum(['conditions', 'hosts', 'signs', 'interventions', 'checks', 'tasks']);
 
@@ -78,6 +101,61 @@ export const endpoints = {
     answer: access.sessionAnswer,
   }),
 
+  changePassword: define({
+    method: 'put',
+    path: '/api/v1/account/password',
+    summary: 'Change the password; every other device is signed out',
+    access: 'person',
+    body: account.passwordChange,
+    answer: access.sessionAnswer,
+  }),
+  requestReset: define({
+    method: 'post',
+    path: '/api/v1/password-resets',
+    summary: 'Ask for a link that sets a new password; the answer is the same whether or not there is such an account',
+    access: 'open',
+    body: account.resetRequest,
+    answer: z.strictObject({}),
+  }),
+  resetPassword: define({
+    method: 'put',
+    path: '/api/v1/password-resets',
+    summary: 'Set a new password by such a link; every device is signed out',
+    access: 'open',
+    body: account.passwordReset,
+    answer: z.strictObject({}),
+  }),
+  sessions: define({
+    method: 'get',
+    path: '/api/v1/account/sessions',
+    summary: 'Devices that are signed in to your account',
+    access: 'person',
+    answer: z.array(account.deviceSession),
+  }),
+  endSession: define({
+    method: 'delete',
+    path: '/api/v1/account/sessions/{session}',
+    summary: 'Sign one device out',
+    access: 'person',
+    params: z.strictObject({ session: id }),
+    answer: z.array(account.deviceSession),
+  }),
+  accountLog: define({
+    method: 'get',
+    path: '/api/v1/account/security-log',
+    summary: 'Sign-ins and changes of your account: the newest 50',
+    access: 'person',
+    answer: z.array(sharing.securityEvent),
+  }),
+  deleteAccount: define({
+    method: 'post',
+    path: '/api/v1/account/delete',
+    summary: 'Delete your account, and the gardens that only you own, for good',
+    access: 'person',
+    body: account.accountDeletion,
+    answer: access.sessionAnswer,
+  }),
+
   createGarden: define({
     method: 'post',
     path: '/api/v1/gardens',
@@ -103,22 +181,156 @@ export const endpoints = {
     params: gardenParams,
     answer: access.gardenContents,
   }),
+  deleteGarden: define({
+    method: 'delete',
+    path: '/api/v1/gardens/{garden}',
+    summary: 'Delete the garden with everything in it, for good',
+    access: 'garden-owner',
+    params: gardenParams,
+    body: z.strictObject({ name: shortText.describe('of the garden, typed again') }),
+    answer: access.sessionAnswer,
+  }),
+  downloadGarden: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/download',
+    summary: 'Everything in the garden, as a zip of JSON and photos',
+    access: 'garden-read',
+    params: gardenParams,
+    answerType: 'application/zip',
+    answer: z.custom<Uint8Array>(),
+  }),
+  securityLog: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/security-log',
+    summary: 'Who was let in, left, changed rights or took data along: the newest 200',
+    access: 'garden-owner',
+    params: gardenParams,
+    answer: z.array(sharing.securityEvent),
+  }),
+
   members: define({
     method: 'get',
     path: '/api/v1/gardens/{garden}/members',
     summary: 'Who shares the garden',
     access: 'garden-read',
     params: gardenParams,
-    answer: z.array(access.member),
+    answer: z.array(sharing.member),
   }),
-  addMember: define({
+  changeRole: define({
+    method: 'put',
+    path: '/api/v1/gardens/{garden}/members/{person}',
+    summary: "Change somebody's part in the garden",
+    access: 'garden-owner',
+    params: memberParams,
+    body: z.strictObject({ role: sharing.givenRole }),
+    answer: z.array(sharing.member),
+  }),
+  removeMember: define({
+    method: 'delete',
+    path: '/api/v1/gardens/{garden}/members/{person}',
+    summary: 'Take somebody out of the garden',
+    access: 'garden-owner',
+    params: memberParams,
+    answer: z.array(sharing.member),
+  }),
+  leaveGarden: define({
     method: 'post',
-    path: '/api/v1/gardens/{garden}/members',
-    summary: 'Share the garden with somebody who has an account',
+    path: '/api/v1/gardens/{garden}/leave',
+    summary: 'Leave a garden that somebody else owns',
+    access: 'garden-read',
+    params: gardenParams,
+    body: z.strictObject({}),
+    answer: access.sessionAnswer,
+  }),
+  handOver: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/owner',
+    summary: 'Hand the garden over to a member; who owned it works here from then on',
     access: 'garden-owner',
     params: gardenParams,
-    body: access.memberRequest,
-    answer: z.array(access.member),
+    body: z.strictObject({ person: id }),
+    answer: z.array(sharing.member),
+  }),
+
+  invitations: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/invitations',
+    summary: 'Invitations into the garden, newest first',
+    access: 'garden-owner',
+    params: gardenParams,
+    answer: z.array(sharing.invitation),
+  }),
+  invite: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/invitations',
+    summary: 'Invite somebody by a link, and by mail where an address is given',
+    access: 'garden-owner',
+    params: gardenParams,
+    body: sharing.invitationRequest,
+    answer: sharing.newInvitation,
+  }),
+  withdrawInvitation: define({
+    method: 'delete',
+    path: '/api/v1/gardens/{garden}/invitations/{invitation}',
+    summary: 'Take an invitation back',
+    access: 'garden-owner',
+    params: z.strictObject({ garden: id, invitation: id }),
+    answer: z.array(sharing.invitation),
+  }),
+  heldInvitation: define({
+    method: 'get',
+    path: '/api/v1/invitations/{secret}',
+    summary: 'What an invitation link leads to',
+    access: 'open',
+    params: z.strictObject({ secret: sharing.secret }),
+    answer: sharing.heldInvitation,
+  }),
+  acceptInvitation: define({
+    method: 'post',
+    path: '/api/v1/invitations/{secret}/accept',
+    summary: 'Accept an invitation',
+    access: 'person',
+    params: z.strictObject({ secret: sharing.secret }),
+    body: z.strictObject({}),
+    answer: access.gardenSummary,
+  }),
+  declineInvitation: define({
+    method: 'post',
+    path: '/api/v1/invitations/{secret}/decline',
+    summary: 'Decline an invitation; it needs no account',
+    access: 'open',
+    params: z.strictObject({ secret: sharing.secret }),
+    body: z.strictObject({}),
+    answer: z.strictObject({}),
+  }),
+
+  tokens: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/tokens',
+    summary: 'Your tokens for scripts in this garden',
+    access: 'garden-read',
+    signedIn: true,
+    params: gardenParams,
+    answer: z.array(sharing.token),
+  }),
+  makeToken: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/tokens',
+    summary: 'Make a token for a script; its secret is shown this once',
+    access: 'garden-read',
+    signedIn: true,
+    params: gardenParams,
+    body: sharing.tokenRequest,
+    answer: sharing.newToken,
+  }),
+  revokeToken: define({
+    method: 'delete',
+    path: '/api/v1/gardens/{garden}/tokens/{token}',
+    summary: 'Revoke a token',
+    access: 'garden-read',
+    signedIn: true,
+    params: z.strictObject({ garden: id, token: id }),
+    answer: z.array(sharing.token),
   }),
 
   writePlace: write('places'),
@@ -136,6 +348,7 @@ export const endpoints = {
   writeThreshold: write('thresholds'),
   writeOwnEntry: write('ownEntries'),
   writeClinicSample: write('clinicSamples'),
+  writeComment: write('comments', 'garden-comment'),
   writePhoto: define({
     method: 'put',
     path: '/api/v1/gardens/{garden}/photos/{photo}',
@@ -240,8 +453,8 @@ export const endpoints = {
   undo: define({
     method: 'post',
     path: '/api/v1/gardens/{garden}/undo',
-    summary: 'Take a change back',
-    access: 'garden-write',
+    summary: 'Take a change back; an adviser only that of a comment of their own',
+    access: 'garden-comment',
     params: gardenParams,
     body: z.strictObject({ change: id, undoes: id }),
     answer: z.object({ subject, recordId: id, record: z.union([...Object.values(storedRecords)]).nullable() }),
@@ -272,46 +485,7 @@ export const endpoints = {
     answer: z.object({ id: entry, name: z.string() }).loose(),
   }),
 
-  differential: define({
-    method: 'post',
-    path: `${calcPath}/differential`,
-    summary: 'Ranked causes from findings and lay words',
-    access: 'open',
-    body: calc.differentialRequest,
-    answer: calc.differentialAnswer,
-  }),
-  options: define({
-    method: 'post',
-    path: `${calcPath}/options`,
-    summary: 'Treatments judged for a planting today',
-    access: 'open',
-    body: calc.optionsRequest,
-    answer: calc.optionsAnswer,
-  }),
-  mix: define({
-    method: 'post',
-    path: `${calcPath}/mix`,
-    summary: 'How much product in how much water',
-    access: 'open',
-    body: calc.mixRequest,
-    answer: calc.mixAnswer,
-  }),
-  progress: define({
-    method: 'post',
-    path: `${calcPath}/progress`,
-    summary: 'Area under a severity curve and its rate',
-    access: 'open',
-    body: calc.progressRequest,
-    answer: calc.progressAnswer,
-  }),
-  sample: define({
-    method: 'post',
-    path: `${calcPath}/sample`,
-    summary: 'Enough looked at: act, leave, or look at more',
-    access: 'open',
-    body: calc.sampleRequest,
-    answer: calc.sampleAnswer,
-  }),
+  ...calculations,
 } as const;
 
 export type EndpointName = keyof typeof endpoints;

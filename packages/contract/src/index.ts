@@ -1,6 +1,6 @@
 // Operations
-export { endpoints } from './endpoints.js';
-export type { Endpoint, EndpointName } from './endpoints.js';
+export { calculations, endpoints } from './endpoints.js';
+export type { CalculationAnswer, CalculationName, CalculationRequest, Endpoint, EndpointName } from './endpoints.js';
 
 // Records of a garden
 export {
@@ -8,6 +8,7 @@ export {
   applicationWaits,
   caseFinding,
   caseRecord,
+  comment,
   decision,
   diagnosis,
   gardenSettings,
@@ -21,6 +22,7 @@ export {
 export type {
   Application,
   Case,
+  CaseComment,
   CaseFinding,
   Catch,
   Chore,
@@ -46,8 +48,11 @@ export { shape } from './shapes.js';
 export type { Shape } from './shapes.js';
 
 // People, sessions, gardens
-export { errorAnswer, gardenContents, gardenSummary, member, person, sessionAnswer, signInRequest, signUpRequest } from './access.js';
-export type { Change, ErrorAnswer, GardenContents, GardenSummary, Member, Person, Session } from './access.js';
+export { errorAnswer, gardenContents, gardenSummary, person, sessionAnswer, signInRequest, signUpRequest } from './access.js';
+export type { Change, ErrorAnswer, GardenContents, GardenSummary, Person, Session } from './access.js';
+export type { DeviceSession } from './account.js';
+export { member } from './sharing.js';
+export type { GivenRole, HeldInvitation, Invitation, Member, NewInvitation, NewToken, SecurityEvent, Token } from './sharing.js';
 
 // Plant clinics
 export { clinicOffer, clinicReport, clinicResult, clinicSample, sampleMaterial } from './clinic.js';
@@ -59,6 +64,7 @@ export {
   differentialRequest,
   mixAnswer,
   mixRequest,
+  mostFindings,
   optionsAnswer,
   optionsRequest,
   progressAnswer,

@@ -142,6 +142,13 @@ export const recoveryLook = z.strictObject({
   note: longText,
 });
 
+/** A word on a case, by a member or an adviser. */
+export const comment = z.strictObject({
+  caseId: id,
+  writtenAt: instant,
+  text: z.string().trim().min(1).max(4000),
+});
+
 /** A stored record: its id, its version (1 at first, one more with each change), and what was written. */
 const stored = <T extends z.ZodRawShape>(schema: z.ZodObject<T>) => z.strictObject({ id, version: z.int().min(1), ...schema.shape });
 
@@ -161,6 +168,7 @@ export const storedRecords = {
   thresholds: stored(ownThreshold),
   ownEntries: stored(ownEntry),
   clinicSamples: stored(clinicSample),
+  comments: stored(z.strictObject({ ...comment.shape, personId: id.nullable(), by: z.string() })),
 } as const;
 
 /** What is written for each subject. */
@@ -180,6 +188,7 @@ export const writtenRecords = {
   thresholds: ownThreshold,
   ownEntries: ownEntry,
   clinicSamples: clinicSample,
+  comments: comment,
 } as const;
 
 export const subject = z.enum(Object.keys(writtenRecords) as [keyof typeof writtenRecords]);
@@ -202,5 +211,6 @@ export type Chore = z.infer<typeof storedRecords.chores>;
 export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
 export type OwnEntry = z.infer<typeof storedRecords.ownEntries>;
 export type ClinicSample = z.infer<typeof storedRecords.clinicSamples>;
+export type CaseComment = z.infer<typeof storedRecords.comments>;
 export type Stored<S extends Subject> = z.infer<(typeof storedRecords)[S]>;
 export type Written<S extends Subject> = z.input<(typeof writtenRecords)[S]>;

@@ -26,16 +26,27 @@ export const placeKind = z.enum([
 /** what a threshold is counted in; `any`: one plant is too many */
 export const measure = z.enum(['any', 'plants-percent', 'count-per-plant', 'count-per-leaf', 'leaf-percent']);
 export const trapKind = z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']);
-export const role = z.enum(['owner', 'member', 'viewer']);
+/** an adviser sees the garden without addresses, and comments on cases */
+export const role = z.enum(['owner', 'member', 'adviser', 'viewer']);
 
-export const id = z.uuid();
+export const id = z.uuid().toLowerCase();
 /** id of an entry in the reference library */
 export const entry = z
   .string()
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
   .max(80);
-export const day = z.iso.date();
-export const instant = z.iso.datetime({ offset: true });
+/** years that a garden's records may lie in */
+const knownYear = /^(1[6-9]|2\d)\d\d-/;
+export const day = z.iso.date().regex(knownYear, { error: 'a day from 1600 to 2999' });
+/** a moment; clocks on Earth are at most 14 hours from each other's */
+export const instant = z.iso
+  .datetime({ offset: true })
+  .regex(knownYear, { error: 'a year from 1600 to 2999' })
+  .regex(/(Z|[+-](0\d|1[0-3]):[0-5]\d|[+-]14:00)$/, { error: 'an offset of 14 hours at most' });
+export const email = z.email().max(254);
+export const newPassword = z.string().min(10, { error: 'at least 10 characters' }).max(200);
+/** a password that is compared and never kept */
+export const typedPassword = z.string().min(1).max(200);
 export const shortText = z.string().trim().min(1).max(120);
 export const longText = z.string().trim().max(4000);
 export const percent = z.number().min(0).max(100);

@@ -7,15 +7,22 @@ extendZodWithOpenApi(z);
 
 const problems: Readonly<Record<number, string>> = {
   400: 'Input is not right; each issue names its field',
-  401: 'Not signed in',
+  401: 'Not signed in, or a token that is not known',
+  403: 'Not allowed to who asks, or a page that is out of date',
   404: 'Not here',
+  409: 'Somebody was faster, or it is used elsewhere',
+  413: 'Too large',
+  415: 'Not the kind of file or body that is taken',
   422: 'Refused by a rule, which is named',
+  429: 'Too often; Retry-After says when',
+  503: 'The database, or a service outside, does not answer',
 };
 
 /** The OpenAPI 3.1 document of the contract. */
 export function openApiDocument(version: string): object {
   const registry = new OpenAPIRegistry();
   const session = registry.registerComponent('securitySchemes', 'session', { type: 'apiKey', in: 'cookie', name: 'field-nurse' });
+  const token = registry.registerComponent('securitySchemes', 'token', { type: 'http', scheme: 'bearer' });
   for (const [name, endpoint] of Object.entries(endpoints) as [string, Endpoint][]) {
     const { method, path, summary, access, params, query, body, upload, answerType, answer } = endpoint;
     const file = { type: 'string', format: 'binary' } as const;
@@ -25,7 +32,7 @@ export function openApiDocument(version: string): object {
       path,
       summary,
       tags: [path.split('/')[3] ?? 'health'],
-      ...(access !== 'open' && { security: [{ [session.name]: [] }] }),
+      ...(access !== 'open' && { security: [{ [session.name]: [] }, ...(access.startsWith('garden') ? [{ [token.name]: [] }] : [])] }),
       request: {
         ...(params && { params }),
         ...(query && { query }),

@@ -1,5 +1,19 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  check,
+  date,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { people } from '../people/tables.js';
 import { plantings } from '../gardens/tables.js';
 
 export const cases = pgTable(
@@ -28,5 +42,26 @@ export const cases = pgTable(
     index('cases_by_planting').on(table.gardenId, table.plantingId),
     check('cases_closed', sql`${table.closedOn} >= ${table.openedOn}`),
     check('cases_outcome', sql`(${table.closedOn} is null) = (${table.outcome} is null)`),
+  ],
+);
+
+/** What members and advisers say of a case. */
+export const comments = pgTable(
+  'comments',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    caseId: uuid('case_id').notNull(),
+    writtenAt: timestamp('written_at', { withTimezone: true, mode: 'string' }).notNull(),
+    text: text('text').notNull(),
+    /** nobody once the account is deleted; the name stays */
+    personId: uuid('person_id').references(() => people.id, { onDelete: 'set null' }),
+    by: text('by').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({ name: 'comments_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
+    index('comments_by_case').on(table.gardenId, table.caseId),
   ],
 );

@@ -1,21 +1,20 @@
+import { calculations, mostFindings } from '@field-nurse/contract';
 import type { CaseFinding } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
-import { answerDifferential } from '@field-nurse/library/answers';
 import { and, eq } from 'drizzle-orm';
 import { invalidField } from '../api/apiError.js';
 import { cases } from '../cases/tables.js';
-import type { Db } from '../db/client.js';
 import type { Deps } from '../deps.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import { plantings } from '../gardens/tables.js';
-import { gardenLibrary } from '../library/gardenLibrary.js';
+import { gardenLibrary, ownEntriesOf } from '../library/gardenLibrary.js';
 import { ClinicFault } from './clinics.js';
 import type { Receipt, SampleForm } from './clinics.js';
 import { keepReceipt, noteAnswer, openSamples } from './queries.js';
 import type { SampleRow } from './queries.js';
 
-export type ClinicDeps = Pick<Deps, 'db' | 'library' | 'clinics' | 'now'>;
+export type ClinicDeps = Pick<Deps, 'db' | 'library' | 'clinics' | 'now' | 'calculator'>;
 type Asked = Pick<SampleRow, 'gardenId' | 'id' | 'caseId' | 'material' | 'testFor'> & { readonly clinic: string };
 
 /**
@@ -49,29 +48,28 @@ async function registerAgain(deps: ClinicDeps, sample: SampleRow, now: Date): Pr
 
 /** Tell the clinic of a sample: what to test for, and how likely each is by what was found so far. @throws ClinicFault */
 export async function register(deps: ClinicDeps, library: Library, sample: Asked): Promise<Receipt> {
-  return deps.clinics.register(sample.clinic, await formOf(deps.db, library, sample));
+  return deps.clinics.register(sample.clinic, await formOf(deps, library, sample));
 }
 
-async function formOf(db: Db, library: Library, { gardenId, id, caseId, material, testFor }: Asked): Promise<SampleForm> {
+async function formOf({ db, calculator }: ClinicDeps, library: Library, { gardenId, id, caseId, material, testFor }: Asked): Promise<SampleForm> {
   const [row] = await db
     .select({ findings: cases.findings, host: plantings.host, setting: plantings.setting, openedOn: cases.openedOn })
     .from(cases)
     .innerJoin(plantings, and(eq(plantings.gardenId, cases.gardenId), eq(plantings.id, cases.plantingId)))
     .where(and(eq(cases.gardenId, gardenId), eq(cases.id, caseId)));
   if (!row) throw invalidField(['value', 'caseId'], 'reference', 'This case is not in the garden.');
-  const findings = (row.findings as CaseFinding[]).flatMap(({ sign, state }) =>
-    state === 'seen' || state === 'absent' ? [{ sign, state }] : [],
-  );
-  const { asked } = answerDifferential(library, {
-    host: row.host,
-    findings,
-    month: Number(row.openedOn.slice(5, 7)),
-    asked: [...testFor],
-  });
+  const findings = (row.findings as CaseFinding[])
+    .flatMap(({ sign, state }) => (state === 'seen' || state === 'absent' ? [{ sign, state }] : []))
+    .slice(0, mostFindings);
+  const month = Number(row.openedOn.slice(5, 7));
+  const question = { host: row.host, findings, month, asked: [...testFor] };
+  const own = await ownEntriesOf(db, gardenId);
+  const result = await calculator.calculate('differential', calculations.differential.body.parse(question), own);
+  const chances = new Map('answer' in result ? result.answer.asked.map(({ condition, probability }) => [condition, probability]) : []);
   const requests = testFor.map((condition) => ({
     code: condition,
     kind: library.conditions.find((one) => one.id === condition)?.kind ?? 'unknown',
-    chance: asked.find((one) => one.condition === condition)?.probability ?? 0,
+    chance: chances.get(condition) ?? 0,
   }));
   return { sample: id, crop: library.hosts.find((one) => one.id === row.host)?.name ?? row.host, material, requests };
 }

@@ -4,7 +4,9 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { openDb } from '../db/client';
+import { directCalculator } from '../calc/calculator';
 import { startJobs } from '../jobs';
+import { noMail } from '../mail/mail';
 import { bed, fresh, planting, sample, settings, sickness } from '../testRecords';
 import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
@@ -144,7 +146,8 @@ test('what is on its way is asked after by itself', async () => {
   answer = found;
   const { pool, library } = server;
   const now = () => new Date('2026-07-18T09:30:00Z');
-  const jobs = await startJobs({ pool, db: openDb(pool), library, stations: noStations, clinics, now, log: pino({ level: 'silent' }) });
+  const deps = { pool, db: openDb(pool), library, calculator: directCalculator(library), stations: noStations, clinics, now };
+  const jobs = await startJobs({ ...deps, log: pino({ level: 'silent' }) }, noMail);
   try {
     for (let tries = 0; tries < 200 && (await reportOf(id))?.status !== 'reported'; tries++)
       await new Promise((resolve) => setTimeout(resolve, 50));

@@ -1,4 +1,4 @@
-import type { Tasks } from '../jobs.js';
+import type { Tasks } from '../jobTypes.js';
 import { askClinics } from './askClinics.js';
 import { gardensWithOpenSamples } from './queries.js';
 

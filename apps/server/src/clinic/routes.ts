@@ -7,7 +7,7 @@ import { eq } from 'drizzle-orm';
 import { ApiError, invalidField } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/changeQueries.js';
+import { writeRecord } from '../gardens/writeRecord.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import { gardens } from '../gardens/tables.js';
 import { writeOf } from '../gardens/writeOf.js';

@@ -4,8 +4,19 @@ import { Pool } from 'pg';
 
 export type Db = NodePgDatabase;
 
-export function openPool(databaseUrl: string): Pool {
-  const pool = new Pool({ connectionString: databaseUrl, max: 10, connectionTimeoutMillis: 5000 });
+/** No request waits longer than these: a database that is frozen or overloaded is answered for. */
+const patience = {
+  connectionTimeoutMillis: 5000,
+  statement_timeout: 10_000,
+  lock_timeout: 8000,
+  idle_in_transaction_session_timeout: 15_000,
+  // The driver's own, for a server that does not even say that it took too long.
+  query_timeout: 12_000,
+};
+
+/** @param patient - for migrations, which may take as long as they need */
+export function openPool(databaseUrl: string, patient = false): Pool {
+  const pool = new Pool({ connectionString: databaseUrl, max: 10, ...(patient ? { connectionTimeoutMillis: 5000 } : patience) });
   // An idle connection that PostgreSQL cuts (restart, kill) must not end the process: the next query takes a fresh one.
   pool.on('error', () => {});
   // Nor must one that is cut while it is lent out and idle: its next query fails, and is answered for there.

@@ -1,10 +1,20 @@
-type Method = 'get' | 'post' | 'put';
+import type { GivenRole, NewInvitation } from '@field-nurse/contract';
+import { randomUUID } from 'node:crypto';
+
+type Method = 'get' | 'post' | 'put' | 'delete';
 
 /** A small client of our own API: keeps the session's cookies and sends its token back, as a browser would. */
 export class ApiClient {
   readonly #cookies = new Map<string, string>();
 
-  constructor(readonly address: string) {}
+  /** @param token - a script's, instead of signing in */
+  constructor(
+    readonly address: string,
+    readonly token?: string,
+  ) {}
+
+  /** What a browser would send. */
+  cookies = (): string => [...this.#cookies].map(([name, value]) => `${name}=${value}`).join('; ');
 
   /** Make an account; from then on the client is signed in as this person. */
   async signUp(person: { name: string; email: string; password: string }): Promise<void> {
@@ -29,11 +39,21 @@ export class ApiClient {
     return JSON.parse(text) as T;
   }
 
+  /** Invite somebody into a garden, and accept as them. */
+  async invite(garden: string, guest: ApiClient, role: GivenRole): Promise<void> {
+    const { link } = await this.send<NewInvitation>('post', `/api/v1/gardens/${garden}/invitations`, { id: randomUUID(), role, email: null });
+    await guest.send('post', `/api/v1/invitations/${link.split('/').at(-1)!}/accept`, {});
+  }
+
+  /** The status and the words of an answer, whatever it is. */
+  async answer(method: Method, path: string, body?: unknown): Promise<{ status: number; text: string }> {
+    const answer = await this.#ask(method, path, body);
+    return { status: answer.status, text: await answer.text() };
+  }
+
   /** The status alone. */
   async status(method: Method, path: string, body?: unknown): Promise<number> {
-    const answer = await this.#ask(method, path, body);
-    await answer.arrayBuffer();
-    return answer.status;
+    return (await this.answer(method, path, body)).status;
   }
 
   async #ask(method: Method, path: string, body?: unknown, type = 'application/json'): Promise<Response> {
@@ -41,7 +61,8 @@ export class ApiClient {
       method: method.toUpperCase(),
       headers: {
         'Content-Type': type,
-        Cookie: [...this.#cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+        ...(this.token && { Authorization: `Bearer ${this.token}` }),
+        Cookie: this.cookies(),
         'X-XSRF-TOKEN': this.#cookies.get('XSRF-TOKEN') ?? '',
       },
       ...(body !== undefined && { body: body instanceof Uint8Array ? Buffer.from(body) : JSON.stringify(body) }),

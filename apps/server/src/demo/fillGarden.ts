@@ -2,7 +2,7 @@ import type { ClinicOffer, Subject, Written } from '@field-nurse/contract';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { addDays } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
-import type { ApiClient } from './apiClient.js';
+import { ApiClient } from './apiClient.js';
 import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
@@ -13,13 +13,19 @@ const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(
 /** Ids that are the same at each load, in the shape of a random UUID. */
 const nextId = () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`;
 
-/** Make the demo garden and everything in it. @returns its id */
-export async function fillGarden(client: ApiClient, library: Library, fixClock: (gardenId: string) => Promise<unknown>): Promise<string> {
-  for (const person of [...demoPeople].reverse()) await client.signUp({ ...person, password: demoPassword });
-  const gardenId = nextId();
+export const demoGardenId = nextId();
+
+/** Make the demo garden and everything in it. */
+export async function fillGarden(client: ApiClient, library: Library): Promise<void> {
+  const [owner, ...crew] = demoPeople;
+  await client.signUp({ ...owner, password: demoPassword });
+  const gardenId = demoGardenId;
   await client.send('post', '/api/v1/gardens', { id: gardenId, settings: demoSettings });
-  await fixClock(gardenId);
-  for (const { email } of demoPeople.slice(1)) await client.send('post', `/api/v1/gardens/${gardenId}/members`, { email, role: 'member' });
+  for (const person of crew) {
+    const guest = new ApiClient(client.address);
+    await guest.signUp({ ...person, password: demoPassword });
+    await client.invite(gardenId, guest, 'member');
+  }
 
   const write = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
     const id = nextId();
@@ -50,7 +56,6 @@ export async function fillGarden(client: ApiClient, library: Library, fixClock: 
   await fillChores(library, placeIds, write);
   for (const { planting, ...value } of demoGaugings) await write('gaugings', { ...value, plantingId: plantingIds.get(planting)! });
   for (const value of demoThresholds) await write('thresholds', value);
-  return gardenId;
 }
 
 type Write = <S extends Subject>(subject: S, value: Written<S>) => Promise<string>;

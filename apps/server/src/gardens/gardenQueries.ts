@@ -1,8 +1,7 @@
-import type { GardenSettings, GardenSummary, Member } from '@field-nurse/contract';
+import type { GardenSettings, GardenSummary } from '@field-nurse/contract';
 import { and, eq } from 'drizzle-orm';
 import { notFound } from '../api/apiError.js';
 import type { Db } from '../db/client.js';
-import { people } from '../people/tables.js';
 import { gardens, members } from './tables.js';
 
 type GardenRow = typeof gardens.$inferSelect;
@@ -28,12 +27,17 @@ export async function gardenById(db: Db, gardenId: string, personId: string): Pr
 }
 
 /** Idempotent: a garden that this person already made under the id is given back. */
-export async function addGarden(db: Db, garden: Omit<GardenRow, 'fixedNow'>, personId: string): Promise<GardenSummary> {
-  await db.transaction(async (tx) => {
+export async function addGarden(
+  db: Db,
+  garden: GardenSettings & { id: string; createdAt: Date },
+  personId: string,
+): Promise<{ garden: GardenSummary; made: boolean }> {
+  const made = await db.transaction(async (tx) => {
     const added = await tx.insert(gardens).values(garden).onConflictDoNothing().returning({ id: gardens.id });
-    if (added.length > 0) await tx.insert(members).values({ gardenId: garden.id, personId, role: 'owner' });
+    if (added.length > 0) await tx.insert(members).values({ gardenId: garden.id, personId, role: 'owner', since: garden.createdAt });
+    return added.length > 0;
   });
-  return gardenById(db, garden.id, personId);
+  return { garden: await gardenById(db, garden.id, personId), made };
 }
 
 export async function updateGarden(db: Db, gardenId: string, settings: GardenSettings): Promise<void> {
@@ -47,25 +51,8 @@ export async function gardenClock(db: Db, gardenId: string, now: () => Date): Pr
   return { now: row.fixedNow ?? now(), timeZone: row.timeZone };
 }
 
-export async function membersOf(db: Db, gardenId: string): Promise<Member[]> {
-  const rows = await db
-    .select({ name: people.name, email: people.email, role: members.role })
-    .from(members)
-    .innerJoin(people, eq(people.id, members.personId))
-    .where(eq(members.gardenId, gardenId))
-    .orderBy(people.name);
-  return rows.map((row) => ({ ...row, role: row.role as Member['role'] }));
-}
-
-export async function addMember(db: Db, gardenId: string, personId: string, role: Member['role']): Promise<void> {
-  await db
-    .insert(members)
-    .values({ gardenId, personId, role })
-    .onConflictDoUpdate({ target: [members.gardenId, members.personId], set: { role } });
-}
-
 function toSummary(row: GardenRow, role: string): GardenSummary {
-  const { createdAt: _, fixedNow, ...settings } = row;
+  const { createdAt: _, lastSequence: __, recordCount: ___, photoCount: ____, photoBytes: _____, fixedNow, ...settings } = row;
   return {
     ...(settings as GardenSettings & { id: string }),
     role: role as GardenSummary['role'],

@@ -1,29 +1,60 @@
 import { endpoints, storedRecords } from '@field-nurse/contract';
-import type { GardenContents, Subject } from '@field-nurse/contract';
+import type { GardenContents, GardenSettings, Subject } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { invalidField } from '../api/apiError.js';
+import { ApiError, invalidField } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { personByEmail } from '../people/queries.js';
-import { latestChanges, recordsOf, undoChange, writeRecord } from './changeQueries.js';
-import { addGarden, addMember, gardenById, membersOf, updateGarden } from './gardenQueries.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
+import { sessionOf } from '../people/routes.js';
+import { note } from '../security/securityLog.js';
+import { membersOf } from '../sharing/memberQueries.js';
+import { latestChanges } from './changeLog.js';
+import { deleteGarden } from './deleteGarden.js';
+import { gardenZip } from './downloadGarden.js';
+import { addGarden, gardenById, gardensOf, updateGarden } from './gardenQueries.js';
+import { refuseBeyondQuota } from './quotas.js';
+import { recordsOf } from './recordStore.js';
+import { undoChange } from './undoChange.js';
 import { writeOf } from './writeOf.js';
+import { writeRecord } from './writeRecord.js';
 
-/** Gardens, their people, places and plantings, and undo. */
+/** Gardens, their places and plantings, undo, and their end. */
 export function gardenRoutes(router: Router, deps: Deps): void {
   const { db } = deps;
 
-  serve(router, deps, endpoints.createGarden, ({ body, access }) => {
-    requireEntry(deps.library.regions, body.settings.region, ['settings', 'region']);
-    return addGarden(db, { id: body.id, ...body.settings, createdAt: deps.now() }, access.person!.id);
+  serve(router, deps, endpoints.createGarden, async ({ body, access, ctx }) => {
+    const person = access.person!;
+    await requireSettings(deps, body.settings, ['settings']);
+    const own = (await gardensOf(db, person.id)).filter(({ id, role }) => role === 'owner' && id !== body.id);
+    refuseBeyondQuota('gardens', own.length + 1);
+    const { garden, made } = await addGarden(db, { id: body.id, ...body.settings, createdAt: deps.now() }, person.id);
+    if (made) await note(db, { at: deps.now(), kind: 'garden-made', gardenId: body.id, by: person.name, about: garden.name, address: ctx.ip });
+    return garden;
   });
 
-  serve(router, deps, endpoints.changeGarden, async ({ params, body, access }) => {
-    requireEntry(deps.library.regions, body.region, ['region']);
-    await updateGarden(db, params.garden, body);
-    return gardenById(db, params.garden, access.person!.id);
+  serve(router, deps, endpoints.changeGarden, async ({ params: { garden }, body, access, ctx }) => {
+    await requireSettings(deps, body, []);
+    await updateGarden(db, garden, body);
+    await note(db, { at: deps.now(), kind: 'garden-changed', gardenId: garden, by: access.person!.name, about: 'settings', address: ctx.ip });
+    return gardenById(db, garden, access.person!.id);
+  });
+
+  serve(router, deps, endpoints.deleteGarden, async ({ params: { garden }, body, access }) => {
+    const { name } = await gardenById(db, garden, access.person!.id);
+    if (body.name !== name) throw invalidField(['name'], 'other-name', `The garden is called “${name}”. Write it just so to delete it.`);
+    await db.transaction((tx) => deleteGarden(tx, garden));
+    return sessionOf(deps, access.person!.id);
+  });
+
+  serve(router, deps, endpoints.downloadGarden, async ({ params: { garden }, access, ctx }) => {
+    const person = access.person!;
+    const settings = await gardenById(db, garden, person.id);
+    const people = await membersOf(db, garden, access.role !== 'adviser');
+    await note(db, { at: deps.now(), kind: 'garden-downloaded', gardenId: garden, by: person.name, about: settings.name, address: ctx.ip });
+    ctx.attachment(`${settings.name}.zip`);
+    ctx.type = endpoints.downloadGarden.answerType;
+    return gardenZip(db, garden, { settings, people }) as never;
   });
 
   serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {
@@ -31,18 +62,6 @@ export function gardenRoutes(router: Router, deps: Deps): void {
     const summary = await gardenById(db, garden, access.person!.id);
     const lists = await Promise.all(subjects.map(async (subject) => [subject, await recordsOf(db, subject, garden)] as const));
     return { garden: summary, ...Object.fromEntries(lists) } as GardenContents;
-  });
-
-  serve(router, deps, endpoints.members, ({ params }) => membersOf(db, params.garden));
-
-  serve(router, deps, endpoints.addMember, async ({ params, body }) => {
-    const person = await personByEmail(db, body.email);
-    if (!person) throw invalidField(['email'], 'unknown', 'Nobody has an account with this address yet. They make one first.');
-    const others = await membersOf(db, params.garden);
-    if (others.some(({ email, role }) => email === person.email && role === 'owner'))
-      throw invalidField(['email'], 'owner', 'This person owns the garden.');
-    await addMember(db, params.garden, person.id, body.role);
-    return membersOf(db, params.garden);
   });
 
   serve(router, deps, endpoints.writePlace, ({ params, body, access }) =>
@@ -58,7 +77,20 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
 
   serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
-    const undone = await undoChange(db, body.undoes, writeOf(deps, { params, body, access }));
+    const undone = await undoChange(db, body.undoes, writeOf(deps, { params, body, access }), ({ subject, personId }) => {
+      if (access.role === 'adviser' && (subject !== 'comments' || personId !== access.person!.id))
+        throw new ApiError(403, 'not-allowed', 'You advise this garden: you may take back your own comments.');
+    });
     return undone as never;
   });
+}
+
+/** The region is one of the library's, and the station one that can be read. */
+async function requireSettings({ library, stations }: Deps, settings: GardenSettings, path: readonly string[]): Promise<void> {
+  requireEntry(library.regions, settings.region, [...path, 'region']);
+  const { weatherStation } = settings;
+  // While no station answers, or none is set up, what was chosen stays as it is and is judged when it is read.
+  const known = weatherStation ? await stations.list().catch(() => []) : [];
+  if (known.length > 0 && !known.some(({ id }) => id === weatherStation))
+    throw invalidField([...path, 'weatherStation'], 'unknown-entry', 'This weather station is not there.');
 }

@@ -1,6 +1,6 @@
 import type { Subject } from '@field-nurse/contract';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
-import { cases } from '../cases/tables.js';
+import { cases, comments } from '../cases/tables.js';
 import { clinicSamples } from '../clinic/tables.js';
 import { chores } from '../chores/tables.js';
 import { applications } from '../log/tables.js';
@@ -31,4 +31,5 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   thresholds,
   ownEntries,
   clinicSamples,
+  comments,
 };

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
-  bigserial,
+  bigint,
   boolean,
   check,
   date,
@@ -13,6 +13,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 import { people } from '../people/tables.js';
@@ -31,6 +32,12 @@ export const gardens = pgTable(
     weatherStation: text('weather_station'),
     /** the clock of a demo garden stands still */
     fixedNow: timestamp('fixed_now', { withTimezone: true }),
+    /** the number of the newest change */
+    lastSequence: bigint('last_sequence', { mode: 'number' }).notNull().default(0),
+    /** what the quotas count */
+    recordCount: integer('record_count').notNull().default(0),
+    photoCount: integer('photo_count').notNull().default(0),
+    photoBytes: bigint('photo_bytes', { mode: 'number' }).notNull().default(0),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
   },
   (table) => [
@@ -51,11 +58,12 @@ export const members = pgTable(
       .notNull()
       .references(() => people.id, { onDelete: 'cascade' }),
     role: text('role').notNull(),
+    since: timestamp('since', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.personId] }),
     index('members_person').on(table.personId),
-    check('members_role', sql`${table.role} in ('owner', 'member', 'viewer')`),
+    check('members_role', sql`${table.role} in ('owner', 'member', 'adviser', 'viewer')`),
   ],
 );
 
@@ -116,16 +124,23 @@ export const changes = pgTable(
       .notNull()
       .references(() => gardens.id, { onDelete: 'cascade' }),
     id: uuid('id').notNull(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    /** grows by one with each change of the garden, in the order in which they were committed */
+    sequence: bigint('sequence', { mode: 'number' }).notNull(),
     subject: text('subject').notNull(),
     recordId: uuid('record_id').notNull(),
+    /** that the record has from this change on, and never has again: taking it out counts too */
+    version: integer('version').notNull(),
     before: jsonb('before'),
     after: jsonb('after'),
     undoes: uuid('undoes'),
-    personId: uuid('person_id')
-      .notNull()
-      .references(() => people.id),
+    /** nobody once the account is deleted */
+    personId: uuid('person_id').references(() => people.id, { onDelete: 'set null' }),
     madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
   },
-  (table) => [primaryKey({ columns: [table.gardenId, table.id] }), index('changes_order').on(table.gardenId, table.sequence)],
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    uniqueIndex('changes_order').on(table.gardenId, table.sequence),
+    index('changes_of_record').on(table.gardenId, table.recordId, table.version),
+    index('changes_person').on(table.personId),
+  ],
 );

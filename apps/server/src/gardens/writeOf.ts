@@ -1,6 +1,6 @@
 import type { Deps } from '../deps.js';
 import type { Access } from './access.js';
-import type { Write } from './changeQueries.js';
+import type { Write } from './changeLog.js';
 
 /** Who writes what, when: from a call to one of the garden's records. */
 export const writeOf = (

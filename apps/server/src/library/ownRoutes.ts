@@ -4,7 +4,7 @@ import type Router from '@koa/router';
 import { invalidFields } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/changeQueries.js';
+import { writeRecord } from '../gardens/writeRecord.js';
 import { writeOf } from '../gardens/writeOf.js';
 import { gardenLibrary } from './gardenLibrary.js';
 

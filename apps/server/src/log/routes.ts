@@ -4,7 +4,8 @@ import type Router from '@koa/router';
 import { invalidField } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { recordsOf, writeRecord } from '../gardens/changeQueries.js';
+import { recordById } from '../gardens/recordStore.js';
+import { writeRecord } from '../gardens/writeRecord.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import { writeOf } from '../gardens/writeOf.js';
 import { requireEntry } from '../library/requireEntry.js';
@@ -18,7 +19,7 @@ export function logRoutes(router: Router, deps: Deps): void {
     const clock = await gardenClock(deps.db, garden, deps.now);
     if (new Date(value.appliedAt) > clock.now)
       throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
-    const planting = (await recordsOf(deps.db, 'plantings', garden)).find(({ id }) => id === value.plantingId);
+    const planting = await recordById(deps.db, 'plantings', garden, value.plantingId);
     const waits = waitsAfter(new Date(value.appliedAt).toISOString(), clock.timeZone, card, planting?.eaten ?? false);
     const isoInstant = (instant: string) => new Date(instant).toISOString();
     const stored = { ...value, ...waits, appliedAt: isoInstant(value.appliedAt), reEntryAt: isoInstant(waits.reEntryAt) };

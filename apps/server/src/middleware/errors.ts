@@ -2,6 +2,7 @@ import { isHttpError } from 'http-errors';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
 import { ApiError } from '../api/apiError.js';
+import { retryAfter } from '../api/retryAfter.js';
 
 /** The one funnel: every error becomes a coded JSON answer, and only unexpected ones are logged. */
 export function errors(log: Logger): Middleware {
@@ -18,6 +19,10 @@ export function errors(log: Logger): Middleware {
       const answer =
         known ?? new ApiError(500, 'internal', 'Something went wrong here. What you typed is still on your screen; try again.');
       ctx.status = answer.status;
+      // What an error says is true for a moment only.
+      ctx.set('Cache-Control', 'no-store');
+      const { retryAfter } = answer.details;
+      if (typeof retryAfter === 'number') ctx.set('Retry-After', String(retryAfter));
       ctx.body = { error: { code: answer.code, message: answer.message, ...answer.details } };
     }
   };
@@ -29,11 +34,22 @@ function asApiError(error: unknown): ApiError | undefined {
   // The JSON parser throws a bare SyntaxError that carries a status.
   if (error instanceof SyntaxError && 'status' in error && error.status === 400)
     return new ApiError(400, 'malformed', 'The body is not a JSON object.');
-  const code = causeCode(error);
-  if (code && (code.startsWith('08') || code.startsWith('57P') || ['ECONNREFUSED', 'ECONNRESET'].includes(code)))
-    return new ApiError(503, 'database-down', 'The database is not answering. Nothing was lost; try again in a moment.');
+  const code = causeCode(error) ?? '';
+  if (isDown(code) || isTimeout(error))
+    return new ApiError(503, 'database-down', 'The database is not answering. Nothing was lost; try again in a moment.', retryAfter(5));
+  // Class 22 is "data exception": a value that no column can hold came through the contract.
+  if (code.startsWith('22')) return new ApiError(400, 'invalid', 'Something in this can not be kept: a number or a letter that is out of range.');
   return undefined;
 }
+
+/** Connections that broke or were refused, statements that took too long (57014) and locks that did not come free (55P03). */
+const isDown = (code: string) => code.startsWith('08') || code.startsWith('57') || code === '55P03' || code === '53300' || network.has(code);
+const network = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT']);
+
+/** The driver's own words, which come without a code. */
+const isTimeout = (error: unknown): boolean =>
+  error instanceof Error &&
+  (/Query read timeout|timeout exceeded when trying to connect|Connection terminated/.test(error.message) || isTimeout(error.cause));
 
 const bodyCodes: Readonly<Record<number, string>> = { 400: 'malformed', 413: 'too-large', 415: 'malformed' };
 

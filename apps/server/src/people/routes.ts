@@ -2,81 +2,72 @@ import { endpoints } from '@field-nurse/contract';
 import type { Session } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import type { RouterContext } from '@koa/router';
-import { hash, verify } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { ApiError } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardensOf } from '../gardens/gardenQueries.js';
-import { handOutToken } from '../middleware/crossSite.js';
+import { note } from '../security/securityLog.js';
+import { hashPassword, isRight, refuseWeak } from './passwords.js';
 import { addPerson, personByEmail, personById } from './queries.js';
-
-// OWASP's floor for argon2id, which is this package's own choice of the three: 19 MiB, two passes.
-const argon = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
-const quarterHour = 15 * 60;
+import type { SessionData } from './sessionStore.js';
+import { handOutToken } from './siteToken.js';
 
 /** Sign in, sign up, sign out. */
 export function peopleRoutes(router: Router, deps: Deps): void {
-  const limiter = new RateLimiterPostgres({
-    storeClient: deps.pool,
-    tableName: 'rate_limits',
-    tableCreated: true,
-    points: deps.signInTries,
-    duration: quarterHour,
-    clearExpiredByTimeout: false,
-  });
-  // An unknown address costs as much time as a wrong password, so that the answer does not tell which it was.
-  const unknownHash = hash(randomUUID(), argon);
+  const { db, limits, now } = deps;
 
-  serve(router, deps, endpoints.session, async ({ ctx, access }) => {
-    handOutToken(ctx, deps.secureCookies);
-    return { person: access.person, gardens: access.person ? await gardensOf(deps.db, access.person.id) : [] };
+  serve(router, deps, endpoints.session, ({ ctx, access }) => {
+    handOutToken(deps, ctx);
+    return sessionOf(deps, access.person?.id);
   });
 
   serve(router, deps, endpoints.signIn, async ({ body, ctx }) => {
-    const key = `${ctx.ip} ${body.email.toLowerCase()}`;
-    await spend(limiter, key);
-    const person = await personByEmail(deps.db, body.email);
-    const right = await verify(person?.passwordHash ?? (await unknownHash), body.password);
+    const forgive = await limits.signIn(ctx.ip, body.email);
+    const person = await personByEmail(db, body.email);
+    const right = await isRight(person?.passwordHash, body.password);
+    if (person) {
+      const kind = right ? 'signed-in' : 'sign-in-refused';
+      await note(db, { at: now(), kind, personId: person.id, by: right ? person.name : null, about: deviceOf(ctx), address: ctx.ip });
+    }
     if (!person || !right) throw new ApiError(401, 'wrong-sign-in', 'The address or the password is not right.');
-    await limiter.delete(key);
+    await forgive();
     return begin(ctx, deps, person.id);
   });
 
   serve(router, deps, endpoints.signUp, async ({ body, ctx }) => {
-    await spend(limiter, `sign-up ${ctx.ip}`);
+    await limits.signUp(ctx.ip);
+    refuseWeak(body.password, [body.name, body.email]);
     const id = randomUUID();
-    await addPerson(deps.db, {
-      id,
-      name: body.name,
-      email: body.email,
-      passwordHash: await hash(body.password, argon),
-      createdAt: deps.now(),
-    });
+    await addPerson(db, { id, name: body.name, email: body.email, passwordHash: await hashPassword(body.password), createdAt: now() });
+    await note(db, { at: now(), kind: 'signed-up', personId: id, by: body.name, about: deviceOf(ctx), address: ctx.ip });
     return begin(ctx, deps, id);
   });
 
-  serve(router, deps, endpoints.signOut, ({ ctx }) => {
-    ctx.session = null;
-    return { person: null, gardens: [] };
-  });
+  serve(router, deps, endpoints.signOut, ({ ctx }) => signedOut(deps, ctx));
+}
+
+/** Who is signed in, and their gardens. */
+export const sessionOf = async ({ db }: Deps, personId: string | undefined): Promise<Session> => {
+  const person = personId ? await personById(db, personId) : null;
+  return { person, gardens: person ? await gardensOf(db, person.id) : [] };
+};
+
+/** End the session, and give the page a token for what it does as nobody. */
+export function signedOut(deps: Deps, ctx: RouterContext): Session {
+  ctx.session = null;
+  handOutToken(deps, ctx);
+  return { person: null, gardens: [] };
 }
 
 /** Start a signed-in session under a fresh key, so that a key planted before sign-in is worth nothing. */
-async function begin(ctx: RouterContext, deps: Deps, personId: string): Promise<Session> {
+export async function begin(ctx: RouterContext, deps: Deps, personId: string): Promise<Session> {
+  const at = deps.now().toISOString();
+  const data: SessionData = { id: randomUUID(), person: personId, begunAt: at, seenAt: at, device: deviceOf(ctx) };
+  ctx.session = data as never;
   await ctx.session!.regenerate();
-  ctx.session!['person'] = personId;
-  handOutToken(ctx, deps.secureCookies);
-  return { person: await personById(deps.db, personId), gardens: await gardensOf(deps.db, personId) };
+  handOutToken(deps, ctx);
+  return sessionOf(deps, personId);
 }
 
-async function spend(limiter: RateLimiterPostgres, key: string): Promise<void> {
-  try {
-    await limiter.consume(key);
-  } catch (error) {
-    if (!(error instanceof RateLimiterRes)) throw error;
-    const minutes = Math.ceil(error.msBeforeNext / 60_000);
-    throw new ApiError(429, 'too-many-tries', `Too many tries. Wait ${minutes} minute${minutes === 1 ? '' : 's'}.`);
-  }
-}
+const deviceOf = (ctx: RouterContext): string => ctx.get('User-Agent').slice(0, 300) || 'no name';

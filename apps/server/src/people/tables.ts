@@ -1,4 +1,10 @@
-import { index, integer, jsonb, pgTable, text, timestamp, uuid, bigint, varchar } from 'drizzle-orm/pg-core';
+import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid, varchar } from 'drizzle-orm/pg-core';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true });
+const ofPerson = () =>
+  uuid('person_id')
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' });
 
 export const people = pgTable('people', {
   id: uuid('id').primaryKey(),
@@ -6,18 +12,36 @@ export const people = pgTable('people', {
   /** lower case; unique */
   email: text('email').notNull().unique(),
   passwordHash: text('password_hash').notNull(),
-  createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+  createdAt: instant('created_at').notNull(),
 });
 
+/** Devices that are signed in. */
 export const sessions = pgTable(
   'sessions',
   {
     /** SHA-256 of the key in the cookie, so that a leaked table opens no session */
     keyHash: text('key_hash').primaryKey(),
+    id: uuid('id').notNull().unique(),
+    personId: ofPerson(),
+    /** as the browser calls itself */
+    device: text('device').notNull(),
     data: jsonb('data').notNull(),
-    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+    begunAt: instant('begun_at').notNull(),
+    seenAt: instant('seen_at').notNull(),
+    expiresAt: instant('expires_at').notNull(),
   },
-  (table) => [index('sessions_expires_at').on(table.expiresAt)],
+  (table) => [index('sessions_expires_at').on(table.expiresAt), index('sessions_person').on(table.personId)],
+);
+
+export const passwordResets = pgTable(
+  'password_resets',
+  {
+    /** SHA-256 of the secret in the link */
+    secretHash: text('secret_hash').primaryKey(),
+    personId: ofPerson(),
+    expiresAt: instant('expires_at').notNull(),
+  },
+  (table) => [index('password_resets_person').on(table.personId)],
 );
 
 /** Shape asked for by rate-limiter-flexible. */

@@ -13,6 +13,7 @@ const known = new Set(['jpeg', 'png', 'webp']);
  * @throws ApiError when it is no picture, or too large to open
  */
 export async function cleanPhoto(file: Buffer): Promise<{ image: Buffer; width: number; height: number }> {
+  if (file.length === 0) throw new ApiError(415, 'not-a-picture', 'This file is empty.');
   // Reading the header opens no pixels, so it needs no limit.
   const { format, width, height } = await sharp(file, { limitInputPixels: false })
     .metadata()

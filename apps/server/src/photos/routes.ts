@@ -5,6 +5,9 @@ import getRawBody from 'raw-body';
 import { ApiError, notFound } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
+import { takeTurn } from '../gardens/changeLog.js';
+import { refuseBeyondQuota } from '../gardens/quotas.js';
+import { gardens } from '../gardens/tables.js';
 import { cleanPhoto } from './cleanPhoto.js';
 import { photos } from './tables.js';
 
@@ -27,10 +30,18 @@ export function photoRoutes(router: Router, deps: Deps): void {
     if (kept) return kept;
     const { image, width, height } = await cleanPhoto(file);
     const { garden: gardenId, photo: id } = params;
-    await db
-      .insert(photos)
-      .values({ gardenId, id, image, width, height, personId: access.person!.id, addedAt: deps.now() })
-      .onConflictDoNothing();
+    await db.transaction(async (tx) => {
+      const garden = await takeTurn(tx, gardenId);
+      const [photoCount, photoBytes] = [garden.photoCount + 1, garden.photoBytes + image.length];
+      refuseBeyondQuota('photos', photoCount);
+      refuseBeyondQuota('photoBytes', photoBytes);
+      const added = await tx
+        .insert(photos)
+        .values({ gardenId, id, image, width, height, personId: access.person!.id, addedAt: deps.now() })
+        .onConflictDoNothing()
+        .returning({ id: photos.id });
+      if (added.length > 0) await tx.update(gardens).set({ photoCount, photoBytes }).where(eq(gardens.id, gardenId));
+    });
     return { id, width, height };
   });
 

@@ -15,9 +15,8 @@ export const photos = pgTable(
     image: bytes('image').notNull(),
     width: integer('width').notNull(),
     height: integer('height').notNull(),
-    personId: uuid('person_id')
-      .notNull()
-      .references(() => people.id),
+    /** nobody once the account is deleted */
+    personId: uuid('person_id').references(() => people.id, { onDelete: 'set null' }),
     addedAt: timestamp('added_at', { withTimezone: true }).notNull(),
   },
   (table) => [primaryKey({ columns: [table.gardenId, table.id] })],

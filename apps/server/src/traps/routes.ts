@@ -2,7 +2,7 @@ import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/changeQueries.js';
+import { writeRecord } from '../gardens/writeRecord.js';
 import { writeOf } from '../gardens/writeOf.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';

@@ -7,7 +7,9 @@ import { settings } from '../testRecords';
 import { startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 import { noClinics } from '../clinic/clinics';
+import { directCalculator } from '../calc/calculator';
 import { startJobs } from '../jobs';
+import { noMail } from '../mail/mail';
 import { StationFault } from './stations';
 import type { Stations } from './stations';
 
@@ -20,7 +22,7 @@ const stations: Stations = {
   list: () => Promise.resolve([{ id: 'weir', name: 'Weir', simulated: true }]),
   observations: (_, from, to) => {
     if (failures-- > 0) return Promise.reject(new StationFault('silent'));
-    const start = Math.max(Math.ceil(from.getTime() / hourMs) * hourMs, to.getTime() - 24 * hourMs);
+    const start = Math.ceil(Math.max(from.getTime(), to.getTime() - 24 * hourMs) / hourMs) * hourMs;
     const count = Math.floor((to.getTime() - start) / hourMs);
     return Promise.resolve(Array.from({ length: count }, (_, i) => ({ ...hour, at: new Date(start + i * hourMs).toISOString() })));
   },
@@ -39,6 +41,7 @@ const depsOf = () => ({
   pool: server.pool,
   db: openDb(server.pool),
   library: server.library,
+  calculator: directCalculator(server.library),
   stations,
   clinics: noClinics,
   now: () => now,
@@ -57,7 +60,7 @@ async function until<T>(look: () => Promise<T | undefined>): Promise<T> {
 test('a garden with a station is read by itself; a reading that failed stands in the queue and is tried again', async () => {
   await garden.owner.send('put', `/api/v1/gardens/${garden.garden}`, { ...settings, weatherStation: 'weir' });
   const deps = depsOf();
-  const runner = await startJobs(deps);
+  const runner = await startJobs(deps, noMail);
   try {
     const weather = () =>
       garden.viewer.send<WeatherAnswer>(
@@ -82,7 +85,7 @@ test('a garden with a station is read by itself; a reading that failed stands in
 
 test('a second server over the same queue starts beside the first, and both stop', async () => {
   const deps = depsOf();
-  const runners = [await startJobs(deps), await startJobs(deps)];
+  const runners = [await startJobs(deps, noMail), await startJobs(deps, noMail)];
   await Promise.all(runners.map((runner) => runner.stop()));
   const { rows } = await server.pool.query<{ count: string }>(`select count(*) from weather_sources where kind = 'station'`);
   expect(rows[0]!.count).toBe('1');

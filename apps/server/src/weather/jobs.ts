@@ -1,6 +1,7 @@
-import type { Tasks } from '../jobs.js';
+import type { Tasks } from '../jobTypes.js';
 import { gardensWithStation } from './queries.js';
 import { readStation } from './readStation.js';
+import { StationGone } from './stations.js';
 
 const readOne = 'read-garden-weather';
 
@@ -12,7 +13,10 @@ export const weatherTasks: Tasks = {
       for (const garden of await gardensWithStation(db)) await addJob(readOne, { garden }, { jobKey: `weather ${garden}`, maxAttempts: 4 });
     },
     [readOne]: async (payload) => {
-      await readStation(db, stations, (payload as { garden: string }).garden, now);
+      // One that is gone is not asked again before somebody chooses another.
+      await readStation(db, stations, (payload as { garden: string }).garden, now).catch((error: unknown) => {
+        if (!(error instanceof StationGone)) throw error;
+      });
     },
   }),
 };

@@ -75,6 +75,18 @@ export async function addSource(db: Db, source: typeof weatherSources.$inferInse
   await db.insert(weatherSources).values(source).onConflictDoNothing();
 }
 
+/** What kind of source has this id; none where it is free. */
+export async function sourceKind(db: Db, gardenId: string, id: string): Promise<string | undefined> {
+  const [row] = await db
+    .select({ kind: weatherSources.kind })
+    .from(weatherSources)
+    .where(and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.id, id)));
+  return row?.kind;
+}
+
+export const countFiles = (db: Db, gardenId: string): Promise<number> =>
+  db.$count(weatherSources, and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.kind, 'file')));
+
 export async function noteReading(
   db: Db,
   { gardenId, id }: SourceRow,
@@ -94,6 +106,14 @@ export async function lastHourOf(db: Db, { gardenId, id }: SourceRow): Promise<s
   return isoOrNull(row?.last ?? null);
 }
 
+/** No instrument tells thousandths apart, and the columns hold no smaller number than 1e-38. */
+const rounded = ({ at, ...values }: WeatherHour): WeatherHour => ({
+  at,
+  ...(Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [name, typeof value === 'number' ? Math.round(value * 1000) / 1000 : value]),
+  ) as Omit<WeatherHour, 'at'>),
+});
+
 // PostgreSQL takes 65,535 parameters in one statement.
 const rowsInStatement = 4000;
 
@@ -103,7 +123,7 @@ export async function keepHours(db: Db, gardenId: string, sourceId: string, hour
   for (let i = 0; i < hours.length; i += rowsInStatement)
     await db
       .insert(weatherHours)
-      .values(hours.slice(i, i + rowsInStatement).map((hour) => ({ ...hour, gardenId, sourceId })))
+      .values(hours.slice(i, i + rowsInStatement).map((hour) => ({ ...rounded(hour), gardenId, sourceId })))
       .onConflictDoUpdate({
         target: [weatherHours.gardenId, weatherHours.at, weatherHours.sourceId],
         set: {

@@ -5,7 +5,7 @@ import type { Db } from '../db/client.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import { gardens } from '../gardens/tables.js';
 import { addSource, keepForecast, keepHours, lastHourOf, noteReading, stationOf } from './queries.js';
-import { StationFault } from './stations.js';
+import { StationFault, StationGone } from './stations.js';
 import type { Stations } from './stations.js';
 
 const dayMs = 24 * hourMs;
@@ -44,7 +44,7 @@ export async function readStation(db: Db, stations: Stations, gardenId: string, 
 
 async function beginSource(db: Db, stations: Stations, gardenId: string, id: string, now: Date) {
   const station = (await stations.list()).find((one) => one.id === id);
-  if (!station) throw new StationFault(`The weather station ${id} is not there any more.`);
+  if (!station) throw new StationGone(`The weather station ${id} is not there any more.`);
   await addSource(db, {
     gardenId,
     id: randomUUID(),

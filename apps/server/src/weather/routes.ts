@@ -4,8 +4,9 @@ import type Router from '@koa/router';
 import { ApiError, invalidField, notFound } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
+import { refuseBeyondQuota } from '../gardens/quotas.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
-import { addSource, hoursBetween, keepFile, keepHours, newestForecast, sourcesOf, stationOf } from './queries.js';
+import { addSource, countFiles, hoursBetween, keepFile, keepHours, newestForecast, sourceKind, sourcesOf, stationOf } from './queries.js';
 import { readStation } from './readStation.js';
 import { StationFault } from './stations.js';
 
@@ -46,6 +47,10 @@ export function weatherRoutes(router: Router, deps: Deps): void {
     const { now } = await gardenClock(db, garden, deps.now);
     const future = body.hours.findIndex(({ at }) => Date.parse(at) > now.getTime());
     if (future >= 0) throw invalidField(['hours', future, 'at'], 'future', 'This hour is yet to come: what was measured lies in the past.');
+    const kind = await sourceKind(db, garden, body.id);
+    // What the station measured is not for a file to write over.
+    if (kind && kind !== 'file') throw new ApiError(409, 'not-a-file', 'These are hours of the weather station. A file needs an id of its own.');
+    if (!kind) refuseBeyondQuota('weatherFiles', (await countFiles(db, garden)) + 1);
     await addSource(db, { gardenId: garden, id: body.id, kind: 'file', name: body.name, addedAt: now.toISOString() });
     await keepHours(db, garden, body.id, lastOfEach(body.hours));
     return sourcesOf(db, garden);

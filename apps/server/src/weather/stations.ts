@@ -22,6 +22,9 @@ export interface Stations {
 /** The station did not answer, or not in a way that can be read. */
 export class StationFault extends Error {}
 
+/** There is no such station any more: asking again would not change it. */
+export class StationGone extends StationFault {}
+
 const reading = z.number().nullable();
 const records = z.array(
   z.object({

@@ -6,6 +6,15 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', canActivate: [startPage], children: [] },
   { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./people/sign-in-page').then((m) => m.SignInPage) },
   { path: 'sign-up', title: 'New account', loadComponent: () => import('./people/sign-up-page').then((m) => m.SignUpPage) },
+  { path: 'forgotten', title: 'Forgotten password', loadComponent: () => import('./people/forgotten-page').then((m) => m.ForgottenPage) },
+  { path: 'reset/:secret', title: 'New password', loadComponent: () => import('./people/reset-page').then((m) => m.ResetPage) },
+  { path: 'invitation/:secret', title: 'Invitation', loadComponent: () => import('./sharing/invitation-page').then((m) => m.InvitationPage) },
+  {
+    path: 'account',
+    title: 'Your account',
+    canActivate: [requireSignIn],
+    loadComponent: () => import('./people/account-page').then((m) => m.AccountPage),
+  },
   {
     path: 'new-garden',
     title: 'New garden',

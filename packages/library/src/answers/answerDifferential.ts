@@ -1,16 +1,16 @@
 import type { DifferentialAnswer, DifferentialRequest } from '@field-nurse/contract';
 import { differential } from '@field-nurse/core/diagnosis';
 import type { Library } from '../entries.js';
-import { resolve, UnknownName } from './resolve.js';
+import { resolve, unknownName } from './resolve.js';
 
-/** Answer a differential question from the library. @throws UnknownName for a host, sign, condition or region that it does not hold */
+/** Answer a differential question from the library. @throws Refusal for a host, sign, condition or region that it does not hold */
 export function answerDifferential(
   library: Library,
   { host, region, findings, history, nearby, tests, asked, ...circumstances }: DifferentialRequest,
 ): DifferentialAnswer {
   const known = new Set(library.signs.map(({ id }) => id));
   findings?.forEach(({ sign }, i) => {
-    if (!known.has(sign)) throw new UnknownName(['findings', i, 'sign'], sign);
+    if (!known.has(sign)) throw unknownName(['findings', i, 'sign'], sign);
   });
   const conditionId = (name: string, path: (string | number)[]) => resolve(library.conditions, name, path).id;
   return differential(library, {

@@ -1,14 +1,14 @@
 import type { OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
 import { optionsFor, stageKinds } from '@field-nurse/core/treatment';
 import type { Library } from '../entries.js';
-import { resolve, UnknownName } from './resolve.js';
+import { resolve, unknownName } from './resolve.js';
 
-/** Judge the options for a planting from the library. @throws UnknownName for a name that it does not hold */
+/** Judge the options for a planting from the library. @throws Refusal for a name that it does not hold */
 export function answerOptions(library: Library, request: OptionsRequest): OptionsAnswer {
   const host = resolve(library.hosts, request.host, ['host']);
   const conditions = request.conditions.map((name, i) => resolve(library.conditions, name, ['conditions', i]));
   const stages = new Set<string>([...stageKinds, ...conditions.flatMap(({ stages }) => stages.map(({ id }) => id))]);
-  if (request.stage !== undefined && !stages.has(request.stage)) throw new UnknownName(['stage'], request.stage);
+  if (request.stage !== undefined && !stages.has(request.stage)) throw unknownName(['stage'], request.stage);
   return optionsFor(library.interventions, {
     host,
     conditions,

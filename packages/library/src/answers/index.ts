@@ -1,4 +1,6 @@
-// Questions of the contract, answered by core from the library: the server and the pages' worker share these.
+// Calculations of the contract, answered by core from the library: the server and the pages' worker share these.
 export { answerDifferential } from './answerDifferential.js';
 export { answerOptions } from './answerOptions.js';
-export { UnknownName } from './resolve.js';
+export { calculate } from './calculate.js';
+export type { Calculated } from './calculate.js';
+export type { Refused } from './refusal.js';

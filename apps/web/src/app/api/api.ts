@@ -1,76 +1,87 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type {
-  ClinicOffer,
-  ClinicReport,
-  GardenContents,
-  GardenSettings,
-  GardenSummary,
-  Member,
-  Session,
-  Stored,
-  Subject,
-  WeatherAnswer,
-  WeatherSource,
-  Written,
-} from '@field-nurse/contract';
+import type { endpoints, GardenSettings, Stored, Subject, Written } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import { catchError, throwError } from 'rxjs';
 import type { Observable } from 'rxjs';
+import type { z } from 'zod';
 import { ApiError } from './api-error';
 
-const base = '/api/v1';
+type Endpoints = typeof endpoints;
+/** The endpoints by method and path: "get /api/v1/session". */
+type Routes = { readonly [K in keyof Endpoints as `${Endpoints[K]['method']} ${Endpoints[K]['path']}`]: Endpoints[K] };
+type Part<E, K extends 'params' | 'query' | 'body'> = E extends { readonly [k in K]: infer S extends z.ZodType }
+  ? { readonly [k in K]: z.input<S> }
+  : unknown;
+type CallOf<E> = Part<E, 'params'> & Part<E, 'query'> & Part<E, 'body'>;
+type ArgumentsOf<E> = unknown extends CallOf<E> ? [] : [call: CallOf<E>];
+type AnswerOf<E> = E extends { readonly answer: infer S extends z.ZodType } ? z.output<S> : never;
 
-/** All calls of the pages to the server. Errors arrive as ApiError. */
+/** What a call carries, whichever endpoint it goes to. */
+interface AnyCall {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Readonly<Record<string, string>>;
+  readonly body?: unknown;
+}
+
+/**
+ * All calls of the pages to the server. Addresses, what goes along and what comes back are those of the contract's endpoints, as types alone: the
+ * schemas stay out of the pages. Errors arrive as ApiError.
+ */
 @Injectable({ providedIn: 'root' })
 export class Api {
   readonly #http = inject(HttpClient);
 
-  session = () => this.#get<Session>('/session');
-  signIn = (email: string, password: string) => this.#post<Session>('/session', { email, password });
-  signUp = (name: string, email: string, password: string) => this.#post<Session>('/people', { name, email, password });
-  signOut = () => this.#post<Session>('/session/end', {});
+  /** Call an endpoint by its method and path in the contract. */
+  send<R extends keyof Routes>(route: R, ...[call]: ArgumentsOf<Routes[R]>): Observable<AnswerOf<Routes[R]>> {
+    return this.#request(route, (call ?? {}) as AnyCall);
+  }
 
-  createGarden = (id: string, settings: GardenSettings) => this.#post<GardenSummary>('/gardens', { id, settings });
-  changeGarden = (id: string, settings: GardenSettings) => this.#put<GardenSummary>(`/gardens/${id}`, settings);
-  gardenContents = (id: string) => this.#get<GardenContents>(`/gardens/${id}`);
-  members = (id: string) => this.#get<Member[]>(`/gardens/${id}/members`);
-  addMember = (id: string, email: string, role: Member['role']) => this.#post<Member[]>(`/gardens/${id}/members`, { email, role });
+  health = () => this.send('get /api/health');
+  session = () => this.send('get /api/v1/session');
+  signIn = (email: string, password: string) => this.send('post /api/v1/session', { body: { email, password } });
+  signUp = (name: string, email: string, password: string) => this.send('post /api/v1/people', { body: { name, email, password } });
+  signOut = () => this.send('post /api/v1/session/end', { body: {} });
+
+  createGarden = (id: string, settings: GardenSettings) => this.send('post /api/v1/gardens', { body: { id, settings } });
+  changeGarden = (garden: string, settings: GardenSettings) =>
+    this.send('put /api/v1/gardens/{garden}', { params: { garden }, body: settings });
+  gardenContents = (garden: string) => this.send('get /api/v1/gardens/{garden}', { params: { garden } });
 
   write = <S extends Subject>(garden: string, subject: S, id: string, body: { change: string; version: number; value: Written<S> }) =>
-    this.#put<Stored<S>>(`/gardens/${garden}/${subject}/${id}`, body);
-  sendPhoto = (garden: string, id: string, image: Blob) =>
-    this.#put<{ id: string; width: number; height: number }>(`/gardens/${garden}/photos/${id}`, image);
+    this.#request<Stored<S>>(`put /api/v1/gardens/{garden}/${subject}/{record}`, { params: { garden, record: id }, body });
+  sendPhoto = (garden: string, photo: string, image: Blob) =>
+    this.#request<{ id: string; width: number; height: number }>('put /api/v1/gardens/{garden}/photos/{photo}', {
+      params: { garden, photo },
+      body: image,
+    });
   undo = (garden: string, change: string, undoes: string) =>
-    this.#post<{ subject: Subject; recordId: string; record: Stored<Subject> | null }>(`/gardens/${garden}/undo`, { change, undoes });
+    this.#request<{ subject: Subject; recordId: string; record: Stored<Subject> | null }>('post /api/v1/gardens/{garden}/undo', {
+      params: { garden },
+      body: { change, undoes },
+    });
 
   weather = (garden: string, from: string, to: string) =>
-    this.#get<WeatherAnswer>(`/gardens/${garden}/weather?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`);
-  weatherSources = (garden: string) => this.#get<WeatherSource[]>(`/gardens/${garden}/weather/sources`);
-  readStation = (garden: string) => this.#post<WeatherSource[]>(`/gardens/${garden}/weather/station`, {});
-  addWeatherFile = (garden: string, file: { id: string; name: string; hours: readonly WeatherHour[] }) =>
-    this.#post<WeatherSource[]>(`/gardens/${garden}/weather/files`, file);
+    this.send('get /api/v1/gardens/{garden}/weather', { params: { garden }, query: { from, to } });
+  weatherSources = (garden: string) => this.send('get /api/v1/gardens/{garden}/weather/sources', { params: { garden } });
+  readStation = (garden: string) => this.send('post /api/v1/gardens/{garden}/weather/station', { params: { garden }, body: {} });
+  addWeatherFile = (garden: string, { hours, ...file }: { id: string; name: string; hours: readonly WeatherHour[] }) =>
+    this.send('post /api/v1/gardens/{garden}/weather/files', { params: { garden }, body: { ...file, hours: [...hours] } });
   keepWeatherFile = (garden: string, id: string, kept: boolean) =>
-    this.#post<WeatherSource[]>(`/gardens/${garden}/weather/files/kept`, { id, kept });
-  stations = () => this.#get<{ id: string; name: string; simulated: boolean }[]>('/weather-stations');
+    this.send('post /api/v1/gardens/{garden}/weather/files/kept', { params: { garden }, body: { id, kept } });
+  stations = () => this.send('get /api/v1/weather-stations');
 
-  clinics = () => this.#get<ClinicOffer[]>('/clinics');
-  clinicReports = (garden: string) => this.#get<ClinicReport[]>(`/gardens/${garden}/clinic-reports`);
-  askClinics = (garden: string) => this.#post<ClinicReport[]>(`/gardens/${garden}/clinic-reports`, {});
+  clinics = () => this.send('get /api/v1/clinics');
+  clinicReports = (garden: string) => this.send('get /api/v1/gardens/{garden}/clinic-reports', { params: { garden } });
+  askClinics = (garden: string) => this.send('post /api/v1/gardens/{garden}/clinic-reports', { params: { garden }, body: {} });
 
-  library = <T>() => this.#get<T>('/library');
+  library = <T>() => this.#request<T>('get /api/v1/library', {});
 
-  #get<T>(path: string): Observable<T> {
-    return this.#http.get<T>(base + path).pipe(catchError(rethrow));
-  }
-
-  #post<T>(path: string, body: unknown): Observable<T> {
-    return this.#http.post<T>(base + path, body).pipe(catchError(rethrow));
-  }
-
-  #put<T>(path: string, body: unknown): Observable<T> {
-    return this.#http.put<T>(base + path, body).pipe(catchError(rethrow));
+  #request<T>(route: string, { params = {}, query, body }: AnyCall): Observable<T> {
+    const [method, path] = route.split(' ') as [string, string];
+    const address = path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
+    return this.#http
+      .request<T>(method.toUpperCase(), address, { ...(query && { params: query }), ...(body !== undefined && { body }) })
+      .pipe(catchError((error: unknown) => throwError(() => ApiError.from(error))));
   }
 }
-
-const rethrow = (error: unknown) => throwError(() => ApiError.from(error));

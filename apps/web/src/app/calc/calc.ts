@@ -1,17 +1,7 @@
 import { effect, inject, Injectable, untracked } from '@angular/core';
-import type {
-  DifferentialAnswer,
-  DifferentialRequest,
-  MixRequest,
-  OptionsAnswer,
-  OptionsRequest,
-  ProgressAnswer,
-  ProgressRequest,
-  SampleAnswer,
-  SampleRequest,
-} from '@field-nurse/contract';
+import type { CalculationAnswer, CalculationName, CalculationRequest } from '@field-nurse/contract';
 import type { LookPlan, TextReading } from '@field-nurse/core/diagnosis';
-import type { MixAnswer } from '@field-nurse/core/dose';
+import type { Calculated } from '@field-nurse/library/answers';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { Library } from '../library/library';
@@ -33,13 +23,21 @@ export class Calc {
   }
 
   readWords = async (text: string, host: string): Promise<TextReading> => (await this.#worker()).readWords(text, host);
-  differential = async (request: DifferentialRequest): Promise<DifferentialAnswer> => (await this.#worker()).differential(request);
-  options = async (request: OptionsRequest): Promise<OptionsAnswer> => (await this.#worker()).options(request);
-  mix = async (request: MixRequest): Promise<MixAnswer> => (await this.#worker()).mix(request);
-  sample = async (request: SampleRequest): Promise<SampleAnswer> => (await this.#worker()).sample(request);
   whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
-  progress = async (request: ProgressRequest): Promise<ProgressAnswer> =>
-    (await this.#worker()).progress(request) as Promise<ProgressAnswer>;
+
+  differential = (request: CalculationRequest<'differential'>) => this.#answer('differential', request);
+  options = (request: CalculationRequest<'options'>) => this.#answer('options', request);
+  mix = (request: CalculationRequest<'mix'>) => this.#answer('mix', request);
+  progress = (request: CalculationRequest<'progress'>) => this.#answer('progress', request);
+  sample = (request: CalculationRequest<'sample'>) => this.#answer('sample', request);
+
+  /** @throws Error with the words of a refusal */
+  async #answer<N extends CalculationName>(name: N, request: CalculationRequest<N>): Promise<CalculationAnswer<N>> {
+    const calculate = (await this.#worker()).calculate as (name: N, request: CalculationRequest<N>) => Promise<Calculated<N>>;
+    const result = await calculate(name, request);
+    if ('refused' in result) throw new Error(result.refused.message);
+    return result.answer;
+  }
 
   #worker(): Promise<Remote<CalcWorker>> {
     this.#ready ??= this.#start().catch((error: unknown) => {

@@ -1,11 +1,7 @@
-import type { DifferentialRequest, MixRequest, OptionsRequest, Planting, ProgressRequest, SampleRequest } from '@field-nurse/contract';
+import type { CalculationName, CalculationRequest, Planting } from '@field-nurse/contract';
 import { readWords, whereToLook } from '@field-nurse/core/diagnosis';
-import { mixFor } from '@field-nurse/core/dose';
-import type { MixQuestion } from '@field-nurse/core/dose';
-import { progress } from '@field-nurse/core/recovery';
-import { sample } from '@field-nurse/core/sampling';
 import type { Library } from '@field-nurse/library';
-import { answerDifferential, answerOptions } from '@field-nurse/library/answers';
+import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
 
 /** A host in a kind of place, in a month: what a round looks for there. */
@@ -18,27 +14,18 @@ export interface LookPlace {
 
 let library: Library | undefined;
 
-const answers = {
+const hostOf = (id: string) => library!.hosts.find((host) => host.id === id);
+
+const worker = {
   learn: (index: Library) => {
     library = index;
   },
-  readWords: (text: string, host: string) =>
-    readWords(
-      library!,
-      text,
-      library!.hosts.find(({ id }) => id === host),
-    ),
-  differential: (request: DifferentialRequest) => answerDifferential(library!, request),
-  options: (request: OptionsRequest) => answerOptions(library!, request),
-  mix: (request: MixRequest) => mixFor(request as MixQuestion),
-  progress: (request: ProgressRequest) => progress(request.points, request.model),
-  sample: (request: SampleRequest) => sample(request),
+  calculate: <N extends CalculationName>(name: N, request: CalculationRequest<N>) => calculate(library!, name, request),
+  readWords: (text: string, host: string) => readWords(library!, text, hostOf(host)),
   whereToLook: (places: readonly LookPlace[]) =>
-    places.map(({ host, ...circumstances }) =>
-      whereToLook(library!, { ...circumstances, host: library!.hosts.find(({ id }) => id === host)! }),
-    ),
+    places.map(({ host, ...circumstances }) => whereToLook(library!, { ...circumstances, host: hostOf(host)! })),
 };
 
-export type CalcWorker = typeof answers;
+export type CalcWorker = typeof worker;
 
-expose(answers);
+expose(worker);

@@ -48,9 +48,14 @@ export function withFinding(
 // The least that a question may say.
 const leastSure = 0.01;
 
-/** What speaks of the trouble that is at work now: old scars don't. */
+// The most that a question may hold: more signs on one plant tell no more, and take long to weigh.
+const mostFindings = 60;
+
+/** What speaks of the trouble that is at work now: old scars don't. Of very many the recorded ones come first. */
 export const evidenceOf = (chips: readonly Chip[]): { sign: string; state: 'seen' | 'absent'; sure: number }[] =>
-  chips.flatMap(({ sign, state, sure }) => (state === 'old' ? [] : [{ sign, state, sure: Math.max(leastSure, sure) }]));
+  chips
+    .flatMap(({ sign, state, sure }) => (state === 'old' ? [] : [{ sign, state, sure: Math.max(leastSure, sure) }]))
+    .slice(0, mostFindings);
 
 /** Tapping a drawn sign: seen, then looked-and-not-there, then not looked. */
 export const nextState = (state: SignState): SignState => (state === 'seen' ? 'absent' : state === 'absent' ? 'not-looked' : 'seen');

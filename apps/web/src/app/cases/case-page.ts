@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -11,7 +11,8 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { onsetWords, patternWords } from '../shared/words';
 import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
-import { CaseEdits } from './case-edits';
+import { CaseComments } from './case-comments';
+import { caseInEdit } from './case-edits';
 import type { Chip, SignState } from './case-findings';
 import { withFinding } from './case-findings';
 import { CaseGlance } from './case-glance';
@@ -27,7 +28,6 @@ import { suspectsIn } from './suspects';
 import { WhyNot } from './why-not';
 import { WorkingDiagnosis } from './working-diagnosis';
 
-const typingPauseMs = 500;
 /** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
 @Component({
   selector: 'fn-case-page',
@@ -38,6 +38,7 @@ const typingPauseMs = 500;
     MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
+    CaseComments,
     CaseGlance,
     CaseHead,
     CaseTimeline,
@@ -50,7 +51,6 @@ const typingPauseMs = 500;
     WhyNot,
     WorkingDiagnosis,
   ],
-  providers: [CaseEdits],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './case-page.scss',
   templateUrl: './case-page.html',
@@ -58,19 +58,19 @@ const typingPauseMs = 500;
 export class CasePage {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
-  protected readonly edits = inject(CaseEdits);
   /** id of the case in the address */
   readonly case = input.required<string>();
+  protected readonly edits = caseInEdit(this.case);
   protected readonly onsets = Object.entries(onsetWords);
   protected readonly patterns = Object.entries(patternWords);
 
   protected readonly value = this.edits.value;
   protected readonly host = computed(() => this.library.hosts().get(this.edits.planting()?.host ?? ''));
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.value()?.closedOn);
-  protected readonly words = signal('');
+  protected readonly words = computed(() => this.value()?.words ?? '');
   protected readonly working = computed(() => workingConditions(this.value()?.diagnoses ?? []));
   /** a cause that is asked about by name */
-  protected readonly asked = signal<string | undefined>(undefined);
+  protected readonly asked = linkedSignal<string, string | undefined>({ source: this.case, computation: () => undefined });
 
   protected readonly reckoned = caseReckoning(this.case, {
     value: this.value,
@@ -85,21 +85,6 @@ export class CasePage {
   protected readonly unconfirmed = computed(() => this.reckoned.chips().filter(({ confirmed }) => !confirmed));
   protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.index()?.regions, this.garden.summary().region));
 
-  #typing: ReturnType<typeof setTimeout> | undefined;
-
-  constructor() {
-    effect(() => this.edits.open(this.case()));
-    effect(() => {
-      const stored = this.edits.stored()?.id;
-      if (stored) untracked(() => this.words.set(this.value()?.words ?? ''));
-    });
-  }
-
-  protected type(words: string): void {
-    this.words.set(words);
-    clearTimeout(this.#typing);
-    this.#typing = setTimeout(() => this.edits.change((value) => ({ ...value, words })), typingPauseMs);
-  }
 
   protected tap({ sign, state }: { sign: string; state: SignState }): void {
     // A reading of the words would come straight back: taking it away must be remembered.

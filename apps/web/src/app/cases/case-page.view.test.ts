@@ -11,8 +11,10 @@ const fresh: Case = { ...sickness, openedOn: today, diagnoses: [], words: 'orang
 async function open(change: Partial<Case> = {}) {
   const saved: { value: Case; said?: string }[] = [];
   const records = {
-    save: async (_kind: string, _id: string, _version: number, value: Case, said?: string) =>
-      void saved.push({ value, ...(said && { said }) }),
+    saveOrQueue: async (_kind: string, _id: string, _version: number, value: Case, said?: string) => {
+      saved.push({ value, ...(said && { said }) });
+      return 'saved';
+    },
   };
   const shown = await show(
     CasePage,

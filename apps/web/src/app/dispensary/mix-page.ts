@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, resource } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
@@ -10,7 +10,7 @@ import { Calc } from '../calc/calc';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { CaseOptions } from '../plans/case-options';
+import { caseOptions } from '../plans/case-options';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
@@ -25,7 +25,6 @@ const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
 @Component({
   selector: 'fn-mix-page',
   imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatSelectModule, CaseHead, Sprayer],
-  providers: [CaseOptions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './mix-page.scss',
   templateUrl: './mix-page.html',
@@ -33,10 +32,10 @@ const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
 export class MixPage {
   readonly #calc = inject(Calc);
   readonly #library = inject(Library);
-  protected readonly options = inject(CaseOptions);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
+  protected readonly options = caseOptions(this.case);
   /** id of the intervention in the address */
   readonly option = input.required<string>();
   protected readonly advice = advice;
@@ -52,7 +51,11 @@ export class MixPage {
   protected readonly cares = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'care') ?? []);
   protected readonly notACase = computed(() => this.options.answer() !== undefined && this.verdict() === undefined);
 
-  readonly #set = signal<Partial<BenchInput>>({});
+  /** what was set by hand, for this card and this case */
+  readonly #set = linkedSignal<string, Partial<BenchInput>>({
+    source: () => `${this.case()} ${this.option()}`,
+    computation: () => ({}),
+  });
   protected readonly bench = computed<BenchInput | undefined>(() => {
     const [card, planting] = [this.card(), this.options.planting()];
     return card && planting
@@ -79,14 +82,8 @@ export class MixPage {
   readonly #answer = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.mix(params) });
   readonly #kept = keepLatest(this.option, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
   readonly #value = computed(() => (this.#question() ? this.#kept() : undefined));
-  protected readonly mix = computed(() => {
-    const answer = this.#value();
-    return answer && 'mix' in answer ? answer.mix : undefined;
-  });
-  protected readonly refused = computed(() => {
-    const answer = this.#value();
-    return answer && 'refused' in answer ? answer.refused.text : this.#answer.error()?.message;
-  });
+  protected readonly mix = computed(() => (this.#answer.error() ? undefined : this.#value()));
+  protected readonly refused = computed(() => this.#answer.error()?.message);
   protected readonly fills = computed(() => {
     const fills = this.mix()?.fills ?? [];
     const kinds = new Map<string, { fill: (typeof fills)[number]; times: number }>();
@@ -108,10 +105,6 @@ export class MixPage {
       water: mix && !this.spread() ? Number(mix.water.amount.toPrecision(4)) : undefined,
     };
   });
-
-  constructor() {
-    effect(() => this.options.open(this.case()));
-  }
 
   protected set(field: keyof BenchInput, value: number | string): void {
     this.#set.update((set) => ({ ...set, [field]: field === 'spoons' ? value : Number(value) }));

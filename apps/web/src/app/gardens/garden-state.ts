@@ -10,6 +10,8 @@ export const GardenActions = createActionGroup({
     /** `asOf` is when this device last heard from the server, if the garden comes from its own copy */
     Loaded: props<{ contents: GardenContents; asOf: string | null }>(),
     Failed: props<{ message: string }>(),
+    /** left, or deleted */
+    Closed: props<{ garden: string }>(),
     'Settings changed': props<{ garden: GardenSummary }>(),
     'Record stored': props<{ subject: Subject; record: Stored<Subject> }>(),
     'Record removed': props<{ subject: Subject; id: string }>(),
@@ -45,6 +47,7 @@ const inEachGarden: Readonly<Record<Subject, true>> = {
   thresholds: true,
   ownEntries: true,
   clinicSamples: true,
+  comments: true,
 };
 const subjects = Object.keys(inEachGarden) as Subject[];
 const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])) as unknown as Records;
@@ -63,7 +66,7 @@ const change = (
 
 const fill = (contents: GardenContents) =>
   Object.fromEntries(
-    subjects.map((subject) => [subject, adapter.setAll(contents[subject] as { id: string }[], empty)]),
+    subjects.map((subject) => [subject, adapter.setAll((contents[subject] ?? []) as { id: string }[], empty)]),
   ) as unknown as Records;
 
 /** The open garden with all its records. */
@@ -79,6 +82,7 @@ export const gardenFeature = createFeature({
       asOf,
       records: fill(contents),
     })),
+    on(GardenActions.closed, (state, { garden }) => (state.garden?.id === garden ? initial : state)),
     on(GardenActions.failed, (state, { message }) => ({ ...state, status: 'failed', message })),
     on(GardenActions.settingsChanged, (state, { garden }) => ({ ...state, garden })),
     on(GardenActions.recordStored, (state, { subject, record }) => change(state, subject, (records) => adapter.upsertOne(record, records))),
@@ -112,6 +116,7 @@ export const gardenFeature = createFeature({
       selectThresholds: all('thresholds'),
       selectOwnEntries: all('ownEntries'),
       selectClinicSamples: all('clinicSamples'),
+      selectComments: all('comments'),
     };
   },
 });

@@ -27,10 +27,13 @@ export class Garden {
   readonly thresholds = this.#store.selectSignal(gardenFeature.selectThresholds);
   readonly ownEntries = this.#store.selectSignal(gardenFeature.selectOwnEntries);
   readonly clinicSamples = this.#store.selectSignal(gardenFeature.selectClinicSamples);
+  readonly comments = this.#store.selectSignal(gardenFeature.selectComments);
 
   readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
   readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));
-  readonly canWrite = computed(() => this.#maybe()?.role !== 'viewer');
+  readonly canWrite = computed(() => ['owner', 'member'].includes(this.#maybe()?.role ?? ''));
+  readonly canComment = computed(() => this.#maybe()?.role !== 'viewer');
+  readonly isOwner = computed(() => this.#maybe()?.role === 'owner');
 
   constructor() {
     const minuteMs = 60_000;

@@ -10,6 +10,9 @@ import { GardenActions, gardenFeature } from './garden-state';
 
 const undoMs = 8000;
 
+/** No answer, or one that says to come back: nothing is decided. */
+const isAway = ({ status }: ApiError) => status === 0 || status === 503;
+
 /** Writing the garden's records: once for each change however often it is sent, said in a line, with a way back. */
 @Injectable({ providedIn: 'root' })
 export class Records {
@@ -69,11 +72,34 @@ export class Records {
     try {
       await this.save(subject, id, version, value, said);
     } catch (error) {
-      const { status } = ApiError.from(error);
-      if (status !== 0 && status !== 503) throw error;
+      if (!isAway(ApiError.from(error))) throw error;
       await this.keep(subject, id, version, value, base);
       this.say(`${said} Kept on this device until there is signal.`);
     }
+  }
+
+  /**
+   * Write at once when the server answers; where it does not, or while older writes wait, join what waits on this device.
+   *
+   * @throws ApiError when the server refuses
+   */
+  async saveOrQueue<S extends Subject>(
+    subject: S,
+    id: string,
+    version: number,
+    value: Written<S>,
+    said: string | undefined,
+    base: Stored<S>,
+  ): Promise<'saved' | 'kept'> {
+    if (this.#offline.waiting() === 0)
+      try {
+        await this.save(subject, id, version, value, said);
+        return 'saved';
+      } catch (error) {
+        if (!isAway(ApiError.from(error))) throw error;
+      }
+    await this.keep(subject, id, version, value, base);
+    return 'kept';
   }
 
   /** Tell what was done, with a way back. */

@@ -1,48 +1,28 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
-import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import type { GardenSettings, GardenSummary, Member } from '@field-nurse/contract';
+import type { GardenSettings, GardenSummary, SecurityEvent } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
-import { ApiError } from '../api/api-error';
 import { SessionActions, sessionFeature } from '../people/session-state';
 import { Submission } from '../shared/submission';
-import { showFieldErrors } from '../shared/field-errors';
 import { Theme } from '../shell/theme';
+import { PeoplePanel } from '../sharing/people-panel';
+import { SecurityLog } from '../sharing/security-log';
+import { TokensPanel } from '../sharing/tokens-panel';
+import { EndGardenPanel } from './end-garden-panel';
 import { Garden } from './garden';
 import { gardenForm, GardenFormFields } from './garden-form';
 import { GardenActions } from './garden-state';
 import { Records } from './records';
 
-const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', member: 'works here', viewer: 'may look' };
-
 @Component({
   selector: 'fn-settings-page',
-  imports: [
-    ReactiveFormsModule,
-    RouterLink,
-    MatButtonModule,
-    MatButtonToggleModule,
-    MatFormFieldModule,
-    MatInputModule,
-    MatSelectModule,
-    GardenFormFields,
-  ],
+  imports: [RouterLink, MatButtonModule, MatButtonToggleModule, EndGardenPanel, GardenFormFields, PeoplePanel, SecurityLog, TokensPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
-    li {
-      display: flex;
-      justify-content: space-between;
-      gap: 12px;
-      padding: 8px 0;
-      border-bottom: 1px solid var(--fn-line);
-    }
     section {
       display: grid;
       gap: 14px;
@@ -61,8 +41,8 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
           @if (submission.refusal(); as line) {
             <p class="fn-stop" role="alert">{{ line }}</p>
           }
-          <div class="fn-actions"><button matButton="filled" [disabled]="submission.busy() || !isOwner">Save the garden</button></div>
-          @if (!isOwner) {
+          <div class="fn-actions"><button matButton="filled" [disabled]="submission.busy() || !isOwner()">Save the garden</button></div>
+          @if (!isOwner()) {
             <p class="fn-small">Only an owner of the garden can change this.</p>
           }
         </section>
@@ -81,37 +61,19 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
           <mat-button-toggle value="sun">Full sun</mat-button-toggle>
         </mat-button-toggle-group>
       </section>
-      <section class="fn-panel">
-        <h2>People</h2>
-        <ul class="fn-list">
-          @for (one of members(); track one.email) {
-            <li>
-              <span
-                >{{ one.name }} <span class="fn-small">{{ one.email }}</span></span
-              ><span>{{ words[one.role] }}</span>
-            </li>
+      <fn-people-panel />
+      <section class="fn-panel"><fn-tokens-panel /></section>
+      @if (isOwner()) {
+        <section class="fn-panel">
+          <h2>What happened to rights</h2>
+          @if (events().length > 0) {
+            <fn-security-log [events]="events()" [timeZone]="timeZone" />
+          } @else {
+            <div class="fn-actions"><button matButton type="button" (click)="showEvents()">Show who was let in and what was changed</button></div>
           }
-        </ul>
-        @if (isOwner) {
-          <form class="fn-form" [formGroup]="share" (ngSubmit)="add()" novalidate>
-            <mat-form-field>
-              <mat-label>Address of somebody with an account</mat-label>
-              <input matInput type="email" formControlName="email" />
-              @if (share.controls.email.invalid) {
-                <mat-error>{{ share.controls.email.errors?.['server'] ?? 'Write an address such as you@example.org.' }}</mat-error>
-              }
-            </mat-form-field>
-            <mat-form-field>
-              <mat-label>May</mat-label>
-              <mat-select formControlName="role">
-                <mat-option value="member">work here</mat-option>
-                <mat-option value="viewer">look only</mat-option>
-              </mat-select>
-            </mat-form-field>
-            <div class="fn-actions"><button matButton="outlined">Share the garden</button></div>
-          </form>
-        }
-      </section>
+        </section>
+      }
+      <fn-end-garden-panel />
       <section class="fn-panel">
         <h2>Your account</h2>
         <p>
@@ -121,11 +83,13 @@ const roleWords: Readonly<Record<Member['role'], string>> = { owner: 'owner', me
           <p>
             Other gardens:
             @for (one of gardens(); track one.id) {
-              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
+              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a
+              >{{ $last ? '' : ', ' }}
             }
           </p>
         }
         <div class="fn-actions">
+          <a matButton="outlined" routerLink="/account">Password, devices, end of the account</a>
           <a matButton="outlined" routerLink="/new-garden">New garden</a>
           <button matButton="outlined" type="button" (click)="signOut()">Sign out</button>
         </div>
@@ -139,23 +103,16 @@ export class SettingsPage {
   readonly #garden = inject(Garden);
   readonly #records = inject(Records);
   protected readonly theme = inject(Theme);
-  protected readonly words = roleWords;
   protected readonly person = this.#store.selectSignal(sessionFeature.selectPerson);
   protected readonly gardens = this.#store.selectSignal(sessionFeature.selectGardens);
-  protected readonly isOwner = this.#garden.summary().role === 'owner';
+  protected readonly isOwner = this.#garden.isOwner;
   protected readonly form = gardenForm();
   protected readonly submission = new Submission(this.form);
-  protected readonly share = new FormGroup({
-    email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
-    role: new FormControl<'member' | 'viewer'>('member', { nonNullable: true }),
-  });
-  protected readonly members = signal<readonly Member[]>([]);
+  protected readonly events = signal<readonly SecurityEvent[]>([]);
+  protected readonly timeZone = this.#garden.summary().timeZone;
 
   constructor() {
     this.form.patchValue(this.#garden.summary());
-    this.#api
-      .members(this.#garden.summary().id)
-      .subscribe({ next: (list) => this.members.set(list), error: (error: ApiError) => this.submission.refusal.set(error.message) });
   }
 
   protected async save(): Promise<void> {
@@ -178,16 +135,11 @@ export class SettingsPage {
     this.#store.dispatch(SessionActions.gardenAdded({ garden }));
   }
 
-  protected async add(): Promise<void> {
-    if (this.share.invalid) return;
-    const { email, role } = this.share.getRawValue();
-    try {
-      this.members.set(await firstValueFrom(this.#api.addMember(this.#garden.summary().id, email.trim(), role)));
-      this.share.reset();
-    } catch (error) {
-      const line = showFieldErrors(this.share, ApiError.from(error));
-      if (line) this.#records.say(line);
-    }
+  protected async showEvents(): Promise<void> {
+    await this.submission.run(async () => {
+      const call = { params: { garden: this.#garden.summary().id } };
+      this.events.set(await firstValueFrom(this.#api.send('get /api/v1/gardens/{garden}/security-log', call)));
+    });
   }
 
   protected signOut(): void {

@@ -46,6 +46,8 @@ function start(first: () => Observable<unknown>) {
             return reply();
           },
           sendPhoto: () => reply(),
+          session: () => of({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] }),
+          health: () => of({}),
         },
       },
       { provide: Store, useValue: { dispatch: (action: { type: string }) => dispatched.push(action) } },
@@ -113,6 +115,53 @@ test('what the server refuses is set aside until it was seen', async () => {
   expect(offline.aside()).toMatchObject([{ why: 'no such place', id }]);
   await offline.dismiss((offline.aside()[0] as unknown as { sequence: number }).sequence);
   expect(offline.aside()).toEqual([]);
+});
+
+test('what was set aside is corrected, and sent again under the record as it stands', async () => {
+  const { offline, answerWith } = start(() => throwError(() => new ApiError(400, 'invalid', 'no such place')));
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  await settled(offline);
+  const bodies: { version: number; value: object }[] = [];
+  answerWith(() => of({ ...place, version: 1 }));
+  TestBed.inject(Api).write = ((_: string, __: string, ___: string, body: { version: number; value: object }) => {
+    bodies.push(body);
+    return of({ ...place, version: 1 });
+  }) as never;
+  await offline.sendAgain(offline.aside()[0]!, { name: 'Mended' }, undefined);
+  await settled(offline);
+  expect(bodies).toMatchObject([{ version: 0, value: { ...value, name: 'Mended' } }]);
+  expect(offline.aside()).toEqual([]);
+});
+
+test('a field that was lost to somebody else is put in the place of theirs', async () => {
+  const { offline } = start(gone);
+  await offline.open(garden);
+  const theirs = { ...place, version: 4, name: 'Theirs', note: 'wet' };
+  const lost = { garden, subject: 'places' as const, id, why: '', lost: { name: 'Mine' }, at: '', sequence: 1 };
+  await offline.sendAgain(lost, { name: 'Mine' }, theirs);
+  expect((await offline.withWaiting(contents)).places).toMatchObject([{ name: 'Mine', note: 'wet', version: 5 }]);
+});
+
+test('each sees and counts their own; the other’s waits and is told', async () => {
+  const { offline } = start(gone);
+  await offline.open(garden);
+  await offline.belongsTo('wren');
+  await offline.keep(garden, 'places', id, 1, { ...value, name: 'Wren’s' }, place);
+  await offline.belongsTo('tam');
+  expect([offline.waiting(), offline.ofOthers()]).toEqual([0, 1]);
+  expect((await offline.withWaiting(contents)).places).toEqual(contents.places);
+});
+
+test('a garden that was left is forgotten with all that was to be sent to it', async () => {
+  const { offline } = start(gone);
+  await offline.open(garden);
+  await offline.saveGarden(contents);
+  await offline.keep(garden, 'places', id, 0, value, null);
+  await offline.forgetGarden(garden);
+  expect(await offline.gardenCopy(garden)).toBeUndefined();
+  await offline.open(garden);
+  expect(offline.waiting()).toBe(0);
 });
 
 test('signing out forgets session, garden and weather, and not what waits', async () => {

@@ -88,10 +88,13 @@ describe('sending what waits', () => {
     };
     sendPhoto = () => of({ id: 'p', width: 1, height: 1 });
   }
+  const wren = { person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] };
+  /** A server that is well, and a session that is Wren's, unless a test says otherwise. */
+  const around = { session: () => of(wren), health: () => of({}) };
   const refuse = (status: number, code: string, current: unknown = null) =>
     throwError(() => new ApiError(status, code, code, new Map(), current));
-  const send = (server: Pick<Server, 'write' | 'sendPhoto'>, seen: unknown[] = []) =>
-    sendWaiting(db, server as never, 'g', (_, record) => seen.push(record));
+  const send = (server: Pick<Server, 'write' | 'sendPhoto'>, seen: unknown[] = [], also: object = {}) =>
+    sendWaiting(db, { ...around, write: server.write, sendPhoto: server.sendPhoto, ...also } as never, 'g', (_, record) => seen.push(record));
   const left = () => db.writes.count();
 
   test('each is sent once, in order, and told as the server keeps it', async () => {
@@ -156,6 +159,53 @@ describe('sending what waits', () => {
     expect(await send(strict)).toBe('sent');
     expect(await db.aside.toArray()).toMatchObject([{ id: 'bad', why: 'invalid', lost: { name: 'Long bed' } }]);
     expect(server.record).toMatchObject({ name: 'Long bed' });
+  });
+
+  test('what was refused is set aside whole, so that it can be corrected and sent again', async () => {
+    await db.writes.add(waiting({ version: 0, base: null }));
+    await send({ write: () => refuse(400, 'invalid'), sendPhoto: () => of() as never });
+    expect(await db.aside.toArray()).toMatchObject([{ write: { value: { name: 'Long bed' }, version: 0 } }]);
+  });
+
+  test('one that the server fails at while it is well is set aside after some tries, and the rest goes on', async () => {
+    const server = new Server(null);
+    await db.writes.bulkAdd([waiting({ id: 'bad', change: 'b', version: 0 }), waiting({ version: 0 })]);
+    const write = (...args: Parameters<Server['write']>) => (args[2] === 'bad' ? refuse(500, 'internal') : server.write(...args));
+    const ends: string[] = [];
+    for (let i = 0; i < 3; i++) ends.push(await send({ write, sendPhoto: server.sendPhoto }));
+    expect(ends).toEqual(['no-answer', 'no-answer', 'sent']);
+    expect(await db.aside.toArray()).toMatchObject([{ id: 'bad', why: 'internal' }]);
+    expect(server.record).toMatchObject({ name: 'Long bed' });
+  });
+
+  test('while the server itself is not well, nothing is set aside', async () => {
+    await db.writes.add(waiting());
+    for (let i = 0; i < 5; i++)
+      expect(await send({ write: () => refuse(500, 'internal'), sendPhoto: () => of() as never }, [], { health: () => refuse(503, 'down') })).toBe('no-answer');
+    expect([await left(), await db.aside.count()]).toEqual([1, 0]);
+  });
+
+  test('nobody’s session sends nothing: it is asked to sign in, and goes on after that', async () => {
+    const server = new Server({ ...place });
+    await db.writes.add(waiting());
+    expect(await send(server, [], { session: () => of({ person: null, gardens: [] }) })).toBe('sign-in');
+    expect(server.calls).toEqual([]);
+    expect(await send({ ...server, write: () => refuse(403, 'cross-site') })).toBe('sign-in');
+    expect([await left(), await db.aside.count()]).toEqual([1, 0]);
+    expect(await send(server)).toBe('sent');
+    expect(await left()).toBe(0);
+  });
+
+  test('what one person wrote never goes out under another’s name', async () => {
+    const server = new Server({ ...place });
+    await db.writes.bulkAdd([waiting({ person: 'tam' }), waiting({ person: 'wren', id: 'sill', change: 'c2', version: 1 })]);
+    await db.photos.add({ id: 'p', garden: 'g', person: 'tam', image: new Blob(['x']), at: '' });
+    expect(await send(server)).toBe('sent');
+    expect(server.calls.map(({ change }) => change)).toEqual(['c2']);
+    expect([await left(), await db.photos.count()]).toEqual([1, 1]);
+    const tam = { session: () => of({ ...wren, person: { ...wren.person, id: 'tam' } }) };
+    expect(await send(new Server({ ...place }), [], tam)).toBe('sent');
+    expect([await left(), await db.photos.count()]).toEqual([0, 0]);
   });
 
   test('photos follow the records; a refused one is told, an unanswered one waits', async () => {

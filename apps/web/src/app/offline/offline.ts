@@ -7,6 +7,7 @@ import type { GardenCopy, LocalDb } from './local-db';
 import { asRecord, withWaiting } from './overlay';
 import { sendWaiting } from './send-waiting';
 import type { Sending } from './send-waiting';
+import { isOf } from './waiting';
 import type { Fields, SetAside, WaitingWrite } from './waiting';
 
 const retryMs = 15_000;
@@ -19,12 +20,15 @@ export class Offline {
   #db: Promise<LocalDb> | undefined;
   #sending: Promise<void> | undefined;
   readonly #garden = signal<string | null>(null);
-  readonly #counts = signal({ writes: 0, photos: 0 });
+  readonly #person = signal<string | null>(null);
+  readonly #counts = signal({ writes: 0, photos: 0, ofOthers: 0 });
   readonly #ended = signal<Sending>('sent');
 
-  /** what waits in the open garden */
+  /** what this person's waits in the open garden */
   readonly waiting = computed(() => this.#counts().writes + this.#counts().photos);
   readonly waitingPhotos = computed(() => this.#counts().photos);
+  /** what waits here until somebody else signs in again */
+  readonly ofOthers = computed(() => this.#counts().ofOthers);
   readonly state = this.#ended.asReadonly();
   readonly aside = signal<readonly SetAside[]>([]);
 
@@ -34,6 +38,13 @@ export class Offline {
     setInterval(() => {
       if (this.waiting() > 0) void this.send();
     }, retryMs);
+  }
+
+  /** Who is signed in on this device: what is kept from now on is theirs. */
+  async belongsTo(person: string | null): Promise<void> {
+    this.#person.set(person);
+    await this.#count();
+    if (person) void this.send();
   }
 
   /** Show and send what waits in this garden. */
@@ -52,8 +63,9 @@ export class Offline {
     value: Written<S>,
     base: Stored<S> | null,
   ): Promise<void> {
-    const write: WaitingWrite = {
+    await this.#keep({
       garden,
+      person: this.#person() ?? undefined,
       subject,
       id,
       change: crypto.randomUUID(),
@@ -61,16 +73,22 @@ export class Offline {
       value: value as Fields,
       base: base as Fields | null,
       at: new Date().toISOString(),
-    };
+    });
+  }
+
+  async #keep(write: WaitingWrite): Promise<void> {
     await (await this.#local()).writes.add(write);
-    this.#store.dispatch(GardenActions.recordStored({ subject, record: asRecord(write) as unknown as Stored<Subject> }));
+    this.#store.dispatch(
+      GardenActions.recordStored({ subject: write.subject, record: asRecord(write) as unknown as Stored<Subject> }),
+    );
     await this.#count();
     void this.send();
   }
 
   /** Keep a photo until it is sent. */
   async keepPhoto(garden: string, id: string, image: Blob): Promise<void> {
-    await (await this.#local()).photos.put({ id, garden, image, at: new Date().toISOString() });
+    const person = this.#person() ?? undefined;
+    await (await this.#local()).photos.put({ id, garden, person, image, at: new Date().toISOString() });
     await this.#count();
     void this.send();
   }
@@ -100,6 +118,28 @@ export class Offline {
     await this.#count();
   }
 
+  /**
+   * Send again what was set aside, corrected or as it was.
+   *
+   * @param changed - fields as they are wanted now, over the write that was refused, or over the record as it stands
+   * @param current - the record as it stands now; none where there is none yet
+   */
+  async sendAgain(one: SetAside, changed: Fields, current: Stored<Subject> | undefined): Promise<void> {
+    const db = await this.#local();
+    if (one.subject === 'photos') {
+      if (one.image) await this.keepPhoto(one.garden, one.id, one.image);
+    } else {
+      const { id: _, version = 0, ...standing } = { ...(current as unknown as Fields & { version?: number }) } as Record<string, unknown>;
+      const value = { ...(one.write ? one.write.value : standing), ...changed };
+      const { garden, person, subject, id } = one;
+      const at = new Date().toISOString();
+      const base = current ? (current as unknown as Fields) : null;
+      await this.#keep({ garden, person, subject, id, change: crypto.randomUUID(), version: version as number, value, base, at });
+    }
+    await db.aside.delete(one.sequence!);
+    await this.#count();
+  }
+
   /** The gardener has seen what was set aside. */
   async dismiss(sequence: number): Promise<void> {
     await (await this.#local()).aside.delete(sequence);
@@ -122,10 +162,11 @@ export class Offline {
   clinicReports = async (garden: string): Promise<readonly ClinicReport[] | undefined> =>
     (await (await this.#local()).clinics.get(garden))?.reports;
 
-  /** The garden with what still waits to be sent. */
+  /** The garden with what of this person's still waits to be sent. */
   async withWaiting(contents: GardenContents): Promise<GardenContents> {
     const db = await this.#local();
-    return withWaiting(contents, await db.writes.where('garden').equals(contents.garden.id).sortBy('sequence'));
+    const writes = await db.writes.where('garden').equals(contents.garden.id).filter(isOf(this.#person())).sortBy('sequence');
+    return withWaiting(contents, writes);
   }
 
   /** Forget the copies when somebody signs out; what waits to be sent stays. */
@@ -134,16 +175,29 @@ export class Offline {
     await Promise.all([db.gardens.clear(), db.sessions.clear(), db.weather.clear(), db.clinics.clear()]);
   }
 
+  /** Forget a garden that was left or deleted, with all that was to be sent to it. */
+  async forgetGarden(garden: string): Promise<void> {
+    const db = await this.#local();
+    if (this.#garden() === garden) this.#garden.set(null);
+    await Promise.all([db.gardens.delete(garden), db.weather.delete(garden), db.clinics.delete(garden)]);
+    for (const table of [db.writes, db.photos, db.aside]) await table.where('garden').equals(garden).delete();
+    this.#counts.set({ writes: 0, photos: 0, ofOthers: 0 });
+    this.aside.set([]);
+  }
+
   async #count(): Promise<void> {
     const garden = this.#garden();
     if (!garden) return;
     const db = await this.#local();
-    const [writes, photos, aside] = await Promise.all([
-      db.writes.where('garden').equals(garden).count(),
+    const mine = isOf(this.#person());
+    const writes = await db.writes.where('garden').equals(garden).toArray();
+    const [photos, photosOfAll, aside] = await Promise.all([
+      db.photos.where('garden').equals(garden).filter(mine).count(),
       db.photos.where('garden').equals(garden).count(),
-      db.aside.where('garden').equals(garden).toArray(),
+      db.aside.where('garden').equals(garden).filter(mine).toArray(),
     ]);
-    this.#counts.set({ writes, photos });
+    const own = writes.filter(mine).length;
+    this.#counts.set({ writes: own, photos, ofOthers: writes.length - own + (photosOfAll - photos) });
     this.aside.set(aside);
   }
 

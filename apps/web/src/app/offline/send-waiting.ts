@@ -5,19 +5,24 @@ import { ApiError } from '../api/api-error';
 import type { LocalDb } from './local-db';
 import { merge } from './merge';
 import { withRecord } from './overlay';
-import type { SetAside, WaitingWrite } from './waiting';
+import { isOf } from './waiting';
+import type { WaitingPhoto, WaitingWrite } from './waiting';
 
 /** How sending ended: all is sent, there is no answer, or somebody must sign in. */
 export type Sending = 'sent' | 'no-answer' | 'sign-in';
 
-type WriteApi = Pick<Api, 'write' | 'sendPhoto'>;
+type WriteApi = Pick<Api, 'write' | 'sendPhoto' | 'session' | 'health'>;
 
 // A write that others change again and again is tried this often before it is set aside.
 const mostMerges = 5;
+// In so many sendings, a quarter of a minute apart, the server may fail at one write while it is well otherwise, before that one is set aside.
+const mostFailures = 3;
+// No answer at all is a matter of signal as a rule: only what never gets through is set aside.
+const mostSilences = 40;
 
 /**
- * Send a garden's waiting writes and photos in the order of writing, each once. What somebody else changed meanwhile is merged by field; what the
- * server refuses is set aside with its reason, so that the rest goes on.
+ * Send a garden's waiting writes and photos in the order of writing, each once, under the name of who made them. What somebody else changed
+ * meanwhile is merged by field; what the server refuses, or fails at again and again, is set aside with its reason, so that the rest goes on.
  *
  * @param stored - called with each record as the server keeps it
  */
@@ -27,9 +32,29 @@ export async function sendWaiting(
   garden: string,
   stored: (subject: Subject, record: Stored<Subject>) => void,
 ): Promise<Sending> {
+  if ((await db.writes.where('garden').equals(garden).count()) + (await db.photos.where('garden').equals(garden).count()) === 0)
+    return 'sent';
+  // Says whose session this is by now, and hands the page the token that belongs to it.
+  const session = await firstValueFrom(api.session()).catch(() => undefined);
+  if (!session) return 'no-answer';
+  if (!session.person) return 'sign-in';
+  const mine = isOf(session.person.id);
+  const ended = await sendWrites(db, api, garden, mine, stored);
+  return ended === 'sent' ? sendPhotos(db, api, garden, mine) : ended;
+}
+
+type Mine = ReturnType<typeof isOf>;
+
+async function sendWrites(
+  db: LocalDb,
+  api: WriteApi,
+  garden: string,
+  mine: Mine,
+  stored: (subject: Subject, record: Stored<Subject>) => void,
+): Promise<Sending> {
   for (let merges = 0; ;) {
-    const next = await db.writes.where('garden').equals(garden).first();
-    if (!next) break;
+    const next = await db.writes.where('garden').equals(garden).filter(mine).first();
+    if (!next) return 'sent';
     try {
       const record = await firstValueFrom(
         api.write(garden, next.subject, next.id, { change: next.change, version: next.version, value: next.value as Written<Subject> }),
@@ -39,18 +64,63 @@ export async function sendWaiting(
       merges = 0;
     } catch (error) {
       const known = ApiError.from(error);
-      if (cannotTellYet(known)) return known.status === 401 ? 'sign-in' : 'no-answer';
       if (known.code === 'changed-elsewhere' && known.current && merges++ < mostMerges) {
         const theirs = known.current as Stored<Subject>;
         await mergeInto(db, next, theirs);
         stored(next.subject, theirs);
-      } else {
-        await setAside(db, next, known.message, next.value);
-        merges = 0;
+        continue;
       }
+      merges = 0;
+      const verdict = await judge(known, next, api);
+      if (verdict === 'failed') await db.writes.update(next.sequence!, { failures: (next.failures ?? 0) + 1 });
+      if (verdict !== 'refused') return verdict === 'failed' ? 'no-answer' : verdict;
+      await db.transaction('rw', db.writes, db.aside, async () => {
+        await db.aside.add({ ...asideOf(next), why: known.message, lost: next.value, write: next });
+        await db.writes.delete(next.sequence!);
+      });
     }
   }
-  return sendPhotos(db, api, garden);
+}
+
+async function sendPhotos(db: LocalDb, api: WriteApi, garden: string, mine: Mine): Promise<Sending> {
+  for (;;) {
+    const next = await db.photos.where('garden').equals(garden).filter(mine).first();
+    if (!next) return 'sent';
+    try {
+      await firstValueFrom(api.sendPhoto(garden, next.id, next.image));
+      await db.photos.delete(next.id);
+    } catch (error) {
+      const known = ApiError.from(error);
+      const verdict = await judge(known, next, api);
+      if (verdict === 'failed') await db.photos.update(next.id, { failures: (next.failures ?? 0) + 1 });
+      if (verdict !== 'refused') return verdict === 'failed' ? 'no-answer' : verdict;
+      await db.transaction('rw', db.photos, db.aside, async () => {
+        const { id, person, at, image } = next;
+        await db.aside.add({ garden, person, subject: 'photos', id, why: known.message, lost: {}, at, image });
+        await db.photos.delete(id);
+      });
+    }
+  }
+}
+
+/**
+ * What an error says of one thing that waits: it is refused; somebody must sign in; nothing can be told yet; or the server failed at just this
+ * one while it is well, which is a refusal after some tries.
+ */
+async function judge(
+  { status, code }: ApiError,
+  { failures = 0 }: WaitingWrite | WaitingPhoto,
+  api: WriteApi,
+): Promise<'refused' | 'sign-in' | 'no-answer' | 'failed'> {
+  if (status === 401 || (status === 403 && code === 'cross-site')) return 'sign-in';
+  if (status === 429 || status === 503) return 'no-answer';
+  if (status !== 0 && status < 500) return 'refused';
+  const well = await firstValueFrom(api.health()).then(
+    () => true,
+    () => false,
+  );
+  if (!well) return 'no-answer';
+  return failures + 1 < (status === 0 ? mostSilences : mostFailures) ? 'failed' : 'refused';
 }
 
 /** What was sent waits no more: in the same step it enters this device's copy, or a page that is loaded in between would know nothing of it. */
@@ -62,45 +132,14 @@ async function settle(db: LocalDb, write: WaitingWrite, record: Stored<Subject>)
   });
 }
 
-/** No answer, a server that is not itself, too many at once, or nobody signed in: try again later, nothing is decided. */
-const cannotTellYet = ({ status }: ApiError) => status === 0 || status >= 500 || status === 429 || status === 401;
-
 /** Later writes to the same record keep the version that they were made from: they meet the merged record and are merged in turn. */
 async function mergeInto(db: LocalDb, mine: WaitingWrite, theirs: Stored<Subject>): Promise<void> {
   const { value, lost } = merge(mine.base, mine.value, theirs as unknown as Record<string, unknown>);
   await db.transaction('rw', db.writes, db.aside, async () => {
-    if (Object.keys(lost).length > 0) await db.aside.add(aside(mine, 'Somebody else had changed the same by then; theirs stands.', lost));
+    if (Object.keys(lost).length > 0)
+      await db.aside.add({ ...asideOf(mine), why: 'Somebody else had changed the same by then; theirs stands.', lost });
     await db.writes.update(mine.sequence!, { value, version: theirs.version, base: theirs as never, change: crypto.randomUUID() });
   });
 }
 
-async function setAside(db: LocalDb, write: WaitingWrite, why: string, lost: WaitingWrite['value']): Promise<void> {
-  await db.transaction('rw', db.writes, db.aside, async () => {
-    await db.aside.add(aside(write, why, lost));
-    await db.writes.delete(write.sequence!);
-  });
-}
-
-const aside = ({ garden, subject, id, at }: WaitingWrite, why: string, lost: WaitingWrite['value']): SetAside => ({
-  garden,
-  subject,
-  id,
-  why,
-  lost,
-  at,
-});
-
-async function sendPhotos(db: LocalDb, api: WriteApi, garden: string): Promise<Sending> {
-  for (;;) {
-    const next = await db.photos.where('garden').equals(garden).first();
-    if (!next) return 'sent';
-    try {
-      await firstValueFrom(api.sendPhoto(garden, next.id, next.image));
-    } catch (error) {
-      const known = ApiError.from(error);
-      if (cannotTellYet(known)) return known.status === 401 ? 'sign-in' : 'no-answer';
-      await db.aside.add({ garden, subject: 'photos', id: next.id, why: known.message, lost: {}, at: next.at });
-    }
-    await db.photos.delete(next.id);
-  }
-}
+const asideOf = ({ garden, person, subject, id, at }: WaitingWrite) => ({ garden, person, subject, id, at });

@@ -2,11 +2,19 @@ import type { Subject } from '@field-nurse/contract';
 
 export type Fields = Readonly<Record<string, unknown>>;
 
+interface Kept {
+  readonly garden: string;
+  /** who wrote it, and under whose name alone it is sent; none where an older version of the pages kept it */
+  readonly person?: string | undefined;
+  readonly at: string;
+  /** how often the server failed at it while it was well otherwise */
+  readonly failures?: number;
+}
+
 /** A write that waits to be sent. The same change id goes with it however often it is sent. */
-export interface WaitingWrite {
+export interface WaitingWrite extends Kept {
   /** given by the store, in the order of writing */
   readonly sequence?: number;
-  readonly garden: string;
   readonly subject: Subject;
   readonly id: string;
   readonly change: string;
@@ -15,26 +23,31 @@ export interface WaitingWrite {
   readonly value: Fields;
   /** the record that it was made from: what merging starts from */
   readonly base: Fields | null;
-  readonly at: string;
 }
 
 /** A photo that waits to be sent; once sent it is kept here no longer. */
-export interface WaitingPhoto {
+export interface WaitingPhoto extends Kept {
   readonly id: string;
-  readonly garden: string;
   readonly image: Blob;
-  readonly at: string;
 }
 
 /** Something that could not be sent as it was: nothing is lost without being shown. */
-export interface SetAside {
+export interface SetAside extends Kept {
   readonly sequence?: number;
-  readonly garden: string;
   readonly subject: Subject | 'photos';
   readonly id: string;
   /** why, in words for the gardener */
   readonly why: string;
   /** what was not taken over, by field */
   readonly lost: Fields;
-  readonly at: string;
+  /** the whole write, where all of it was refused: it can be corrected and sent again */
+  readonly write?: WaitingWrite;
+  /** the photo itself */
+  readonly image?: Blob;
 }
+
+/** Whether somebody may send this, and sees it. */
+export const isOf =
+  (person: string | null) =>
+  ({ person: maker }: Kept): boolean =>
+    maker === undefined || maker === person;

@@ -13,7 +13,6 @@ export const askSession = createEffect(
       ofType(SessionActions.asked),
       exhaustMap(() =>
         api.session().pipe(
-          tap((session) => void offline.saveSession(session).catch(() => undefined)),
           catchError((error: ApiError) =>
             from(error.status === 0 || error.status === 503 ? offline.session() : Promise.resolve(undefined)).pipe(
               map((session) => {
@@ -43,4 +42,17 @@ export const signOut = createEffect(
       ),
     ),
   { functional: true },
+);
+
+/** What is kept on this device from now on belongs to who is signed in. */
+export const tellDevice = createEffect(
+  (actions = inject(Actions), offline = inject(Offline)) =>
+    actions.pipe(
+      ofType(SessionActions.known),
+      tap(({ session }) => {
+        void offline.belongsTo(session.person?.id ?? null);
+        void offline.saveSession(session).catch(() => undefined);
+      }),
+    ),
+  { functional: true, dispatch: false },
 );

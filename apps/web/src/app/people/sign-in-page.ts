@@ -42,7 +42,8 @@ import { Submission } from '../shared/submission';
           <p class="fn-stop" role="alert">{{ line }}</p>
         }
         <button matButton="filled" [disabled]="submission.busy()">Sign in</button>
-        <p class="also">No account yet? <a routerLink="/sign-up" [queryParams]="{ to: to() }">Make one</a></p>
+        <p class="also"><a routerLink="/forgotten">Forgotten the password?</a></p>
+        <p>No account yet? <a routerLink="/sign-up" [queryParams]="{ to: to() }">Make one</a></p>
       </form>
     </main>
   `,

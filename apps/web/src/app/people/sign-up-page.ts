@@ -9,9 +9,10 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { Drawing } from '../drawing/drawing';
 import { Submission } from '../shared/submission';
+import { leastPassword, passwordHint } from './password-words';
 import { SessionActions } from './session-state';
 
-const leastPassword = 10;
+
 
 @Component({
   selector: 'fn-sign-up-page',
@@ -43,9 +44,9 @@ const leastPassword = 10;
         <mat-form-field>
           <mat-label>Password</mat-label>
           <input matInput type="password" formControlName="password" autocomplete="new-password" />
-          <mat-hint>At least 10 characters; a few words do well.</mat-hint>
+          <mat-hint>{{ hint }}</mat-hint>
           @if (form.controls.password.invalid) {
-            <mat-error>At least 10 characters; a few words do well.</mat-error>
+            <mat-error>{{ form.controls.password.errors?.['server'] ?? hint }}</mat-error>
           }
         </mat-form-field>
         @if (submission.refusal(); as line) {
@@ -68,6 +69,7 @@ export class SignUpPage {
     email: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.email] }),
     password: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.minLength(leastPassword)] }),
   });
+  protected readonly hint = passwordHint;
   protected readonly submission = new Submission(this.form);
 
   protected async signUp(): Promise<void> {

@@ -1,5 +1,6 @@
-import { computed, inject, Injectable, resource, signal } from '@angular/core';
-import type { OptionsRequest } from '@field-nurse/contract';
+import type { Signal } from '@angular/core';
+import { computed, inject, resource } from '@angular/core';
+import type { Case, OptionsAnswer, OptionsRequest, Planting } from '@field-nurse/contract';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
@@ -7,35 +8,41 @@ import { situationOf } from './situation';
 import { TodaysWeather } from './todays-weather';
 
 /** The options of one case, judged for today. */
-@Injectable()
-export class CaseOptions {
-  readonly #garden = inject(Garden);
-  readonly #calc = inject(Calc);
-  readonly #weather = inject(TodaysWeather);
-  readonly #id = signal('');
+export interface CaseOptions {
+  readonly case: Signal<Case | undefined>;
+  readonly planting: Signal<Planting | undefined>;
+  readonly situation: Signal<OptionsRequest | undefined>;
+  readonly answer: Signal<OptionsAnswer | undefined>;
+  readonly failed: Signal<string | undefined>;
+}
 
-  readonly case = computed(() => this.#garden.case(this.#id()));
-  readonly planting = computed(() => this.#garden.planting(this.case()?.plantingId ?? ''));
-  readonly situation = computed(() => this.#situation(), { equal: sameQuestion });
-  readonly #answer = resource({ params: () => this.situation(), loader: ({ params }) => this.#calc.options(params) });
-  readonly answer = keepLatest(this.#id, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
-  readonly failed = computed(() => this.#answer.error()?.message);
-
-  open(id: string): void {
-    this.#id.set(id);
-  }
-
-  #situation(): OptionsRequest | undefined {
-    const [one, planting] = [this.case(), this.planting()];
-    return one && planting
-      ? situationOf({
-          case: one,
-          planting,
-          garden: this.#garden.summary(),
-          applications: this.#garden.applicationsOn(planting.id),
-          today: this.#garden.today(),
-          weather: this.#weather.said(),
-        })
-      : undefined;
-  }
+/** The options of the case whose id stands in the address. Call it where things are injected. */
+export function caseOptions(id: Signal<string>): CaseOptions {
+  const [garden, calc, weather] = [inject(Garden), inject(Calc), inject(TodaysWeather)];
+  const one = computed(() => garden.case(id()));
+  const planting = computed(() => garden.planting(one()?.plantingId ?? ''));
+  const situation = computed(
+    () => {
+      const [sick, plant] = [one(), planting()];
+      return sick && plant
+        ? situationOf({
+            case: sick,
+            planting: plant,
+            garden: garden.summary(),
+            applications: garden.applicationsOn(plant.id),
+            today: garden.today(),
+            weather: weather.said(),
+          })
+        : undefined;
+    },
+    { equal: sameQuestion },
+  );
+  const answer = resource({ params: () => situation(), loader: ({ params }) => calc.options(params) });
+  return {
+    case: one,
+    planting,
+    situation,
+    answer: keepLatest(id, () => (answer.hasValue() ? answer.value() : undefined)),
+    failed: computed(() => answer.error()?.message),
+  };
 }

@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { addDays } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
-import { CaseEdits } from '../cases/case-edits';
+import { caseInEdit } from '../cases/case-edits';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -11,7 +11,7 @@ import { Library } from '../library/library';
 import { advice, stanceWords } from '../shared/words';
 import type { CaseFacts } from './about-today';
 import { AboutToday } from './about-today';
-import { CaseOptions } from './case-options';
+import { caseOptions } from './case-options';
 import type { Option } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
 import { OptionCard } from './option-card';
@@ -22,7 +22,6 @@ const usualLookDays = 7;
 @Component({
   selector: 'fn-options-page',
   imports: [RouterLink, MatButtonModule, AboutToday, CaseHead, OptionCard],
-  providers: [CaseEdits, CaseOptions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './options-page.scss',
   templateUrl: './options-page.html',
@@ -31,11 +30,11 @@ export class OptionsPage {
   readonly #records = inject(Records);
   readonly #library = inject(Library);
   readonly #router = inject(Router);
-  protected readonly edits = inject(CaseEdits);
-  protected readonly options = inject(CaseOptions);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
+  protected readonly edits = caseInEdit(this.case);
+  protected readonly options = caseOptions(this.case);
   protected readonly advice = advice;
   protected readonly refusal = signal('');
 
@@ -47,13 +46,6 @@ export class OptionsPage {
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
   protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
   protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
-
-  constructor() {
-    effect(() => {
-      this.options.open(this.case());
-      this.edits.open(this.case());
-    });
-  }
 
   protected names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(', ');
 

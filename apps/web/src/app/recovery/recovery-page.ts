@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Look } from '@field-nurse/contract';
@@ -7,7 +7,7 @@ import { addDays, dayAt, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Calc } from '../calc/calc';
 import { workingConditions } from '../cases/case-diagnoses';
-import { CaseEdits } from '../cases/case-edits';
+import { caseInEdit } from '../cases/case-edits';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -30,7 +30,6 @@ const fewestForFit = 3;
 @Component({
   selector: 'fn-recovery-page',
   imports: [RouterLink, MatButtonModule, CaseHead, CloseCase, LookForm, RecoveryCurve, StatusMark],
-  providers: [CaseEdits],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './recovery-page.scss',
   templateUrl: './recovery-page.html',
@@ -39,10 +38,10 @@ export class RecoveryPage {
   readonly #calc = inject(Calc);
   readonly #library = inject(Library);
   readonly #records = inject(Records);
-  protected readonly edits = inject(CaseEdits);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
+  protected readonly edits = caseInEdit(this.case);
   protected readonly advice = advice;
   protected readonly growths = growthWords;
   protected readonly busy = signal(false);
@@ -117,10 +116,6 @@ export class RecoveryPage {
       return daysToNextLook(statusOf([...before, look as Look]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
     };
   });
-
-  constructor() {
-    effect(() => this.edits.open(this.case()));
-  }
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());

@@ -63,6 +63,12 @@ const sequenceMs = 1200;
     <main id="content" tabindex="-1">
       @switch (status()) {
         @case ('open') {
+          @if (offline.state() === 'sign-in' && offline.waiting() > 0) {
+            <p class="copy fn-care" role="status">
+              You were signed out. What you write is kept on this device; <a routerLink="/sign-in" [queryParams]="{ to: here() }">sign in again</a>, and it
+              is sent.
+            </p>
+          }
           @if (asOf(); as since) {
             <p class="copy fn-care" role="status">
               No signal. This is the garden as this device knew it at {{ clock(since) }}. What you write is kept here and sent later.
@@ -108,6 +114,8 @@ export class GardenShell {
     new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant));
   protected readonly themeWord = computed(() => themeWords[this.theme.name()]);
   #lastKey = { key: '', at: 0 };
+
+  protected readonly here = () => this.#router.url;
 
   protected again(): void {
     this.#store.dispatch(GardenActions.opened({ garden: this.garden() }));

@@ -103,6 +103,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
   return {
     summary: signal(all.garden),
     canWrite: signal(canWrite),
+    canComment: signal(canWrite),
+    isOwner: signal(canWrite),
     now: () => now,
     today: () => today,
     case: find(all.cases),
@@ -113,6 +115,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     applications: signal(all.applications),
     clinicSamples: signal(all.clinicSamples),
     ownEntries: signal(all.ownEntries),
+    comments: signal(all.comments),
     decisionsOf: (id: string) => all.decisions.filter(({ caseId }) => caseId === id),
     looksOf: (id: string) => all.looks.filter(({ caseId }) => caseId === id),
   };

@@ -140,6 +140,7 @@ export const contents: GardenContents = {
   chores: [],
   ownEntries: [],
   clinicSamples: [],
+  comments: [],
   thresholds: [],
 };
 

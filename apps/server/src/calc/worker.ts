@@ -1,0 +1,12 @@
+import type { Library } from '@field-nurse/library';
+import { withOwnEntries } from '@field-nurse/library';
+import { calculate } from '@field-nurse/library/answers';
+import { readFileSync } from 'node:fs';
+import { workerData } from 'piscina';
+import type { CalculationTask } from './calculator.js';
+
+// The server has checked the file before it starts this thread.
+const library = JSON.parse(readFileSync((workerData as { libraryFile: string }).libraryFile, 'utf8')) as Library;
+
+/** One calculation in a thread of its own. */
+export default ({ name, request, own }: CalculationTask) => calculate(withOwnEntries(library, own), name, request);

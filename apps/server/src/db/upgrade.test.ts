@@ -1,0 +1,78 @@
+import type { GardenContents, Session } from '@field-nurse/contract';
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { Pool } from 'pg';
+import { demoPassword } from '../demo/osierReach';
+import { bed, fresh } from '../testRecords';
+import { emptyDatabase, startTestServer } from '../testServer';
+import type { TestServer } from '../testServer';
+import { ApiClient } from '../demo/apiClient';
+import { migrateDatabase } from './migrate';
+
+// The demo garden as version 0.1.0 kept it: an owner who updates finds everything where it was.
+
+let server: TestServer;
+let contents: GardenContents;
+let path: string;
+let client: ApiClient;
+const migrations = join(import.meta.dirname, 'migrations');
+beforeAll(async () => {
+  const url = await emptyDatabase();
+  const old = new Pool({ connectionString: url, max: 1 });
+  await old.query(gunzipSync(readFileSync(join(import.meta.dirname, 'dumps/version-0.1.0.sql.gz'))).toString());
+  await old.end();
+  server = await startTestServer({ url });
+  client = new ApiClient(server.address);
+  await client.send('get', '/api/v1/session');
+  const session = await client.send<Session>('post', '/api/v1/session', { email: 'wren@osier-reach.example', password: demoPassword });
+  path = `/api/v1/gardens/${session.gardens[0]!.id}`;
+  contents = await client.send<GardenContents>('get', path);
+}, 60_000);
+afterAll(() => server.stop());
+
+const rows = async (query: string) => (await server.pool.query<Record<string, unknown>>(query)).rows;
+
+test('every record is there, and holds to the contract of today', () => {
+  const { places, plantings, cases, applications, looks, stops } = contents;
+  const counts = [places.length, plantings.length, cases.length, applications.length, looks.length, stops.length];
+  expect(Math.min(...counts)).toBeGreaterThan(0);
+  expect(cases).toHaveLength(17);
+});
+
+test('changes are numbered without a gap, and go on; versions go on from where they were', async () => {
+  const numbers = await rows('select sequence::int as n from changes order by sequence');
+  expect(numbers.map(({ n }) => n)).toEqual(numbers.map((_, i) => i + 1));
+  expect(await rows('select last_sequence::int as n from gardens')).toEqual([{ n: numbers.length }]);
+  const [place] = contents.places;
+  const { id, version, ...value } = place!;
+  const stored = await client.send('put', `${path}/places/${id}`, { change: randomUUID(), version, value: { ...value, note: 'after the update' } });
+  expect(stored).toMatchObject({ version: version + 1 });
+  // One that had been added and taken back there: its two versions are spent.
+  expect(await client.send('put', `${path}/places/00000000-0000-4000-8000-0000000000aa`, fresh(bed))).toMatchObject({ version: 3 });
+});
+
+test('what the quotas count was counted', async () => {
+  const [garden] = await rows('select record_count, photo_count, photo_bytes::int from gardens');
+  const held = Object.values(contents).flatMap((list): unknown[] => (Array.isArray(list) ? list : []));
+  // The record of the test before is one more.
+  expect(garden).toEqual({ record_count: held.length + 1, photo_count: 1, photo_bytes: 4 });
+});
+
+test('who was signed in still is, as a device that can be signed out', async () => {
+  const devices = await rows(`select data ->> 'person' = person_id::text as same from sessions where device = 'a device signed in before'`);
+  expect(devices.length).toBe(3);
+  expect(devices.every(({ same }) => same)).toBe(true);
+});
+
+test('several servers that start at once migrate once', async () => {
+  const url = await emptyDatabase();
+  await Promise.all([1, 2, 3].map(() => migrateDatabase(url, migrations)));
+  const pool = new Pool({ connectionString: url, max: 1 });
+  const { rows: done } = await pool.query('select from drizzle.__drizzle_migrations');
+  await pool.query('update drizzle.__drizzle_migrations set created_at = created_at + 100000000000');
+  await pool.end();
+  expect(done.length).toBeGreaterThan(5);
+  await expect(migrateDatabase(url, migrations)).rejects.toThrow('newer version');
+});

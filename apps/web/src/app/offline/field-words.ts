@@ -1,0 +1,28 @@
+import type { Subject } from '@field-nurse/contract';
+
+/** What waits or was set aside, in a gardener's words. */
+export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
+  places: 'A place',
+  plantings: 'A planting',
+  cases: 'A case',
+  decisions: 'A decision',
+  applications: 'An entry of the log',
+  looks: 'A look',
+  traps: 'A trap',
+  catches: 'A catch',
+  rounds: 'A round',
+  stops: 'A stop',
+  gaugings: 'A measured leaf',
+  chores: 'A prevention check',
+  thresholds: 'A level of your own',
+  ownEntries: 'A library entry of your own',
+  clinicSamples: 'A sample for a plant clinic',
+  comments: 'A comment',
+  photos: 'A photo',
+};
+
+/** "lookedAt" as "Looked at". */
+export const fieldWord = (name: string): string => {
+  const words = name.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
