@@ -24,13 +24,47 @@ test('when the server goes away, nothing is lost, and it is saved once it is bac
   await openCaseOn(page, 'Pelargonium');
   const mend = await cutWrites(page);
   await words(page).fill('sticky leaves and ants');
-  await expect(page.getByRole('alert')).toContainText('What you entered is still here');
+  await expect(page.getByText('Kept on this device until there is signal.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Findings' })).toContainText('Sticky shine');
+  await page.reload();
+  await expect(words(page)).toHaveValue('sticky leaves and ants');
   await mend();
-  await page.getByRole('button', { name: 'Save it now' }).click();
+  await page.getByRole('link', { name: /waiting/ }).click();
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText('Nothing waits')).toBeVisible();
+  await page.goBack();
   await expect(page.getByText('All of it is saved.')).toBeVisible();
   await page.reload();
   await expect(words(page)).toHaveValue('sticky leaves and ants');
+});
+
+test('a jump from case to case by the finder, while the server is away, leaves each case its own words', async ({ page }) => {
+  await signIn(page);
+  await openCaseOn(page, 'Basil');
+  const first = page.url();
+  await goTo(page, 'Cases');
+  const mend = await cutWrites(page);
+  await page.goto(first);
+  await words(page).fill('typed in the first case');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('/');
+  await page.getByLabel('Page, planting, case or library entry').fill('leek');
+  await page.getByRole('button', { name: /case$/ }).first().click();
+  await expect(page).not.toHaveURL(first);
+  await expect(words(page)).not.toHaveValue('typed in the first case');
+  const other = page.url();
+  const before = await words(page).inputValue();
+  await words(page).pressSequentially(' and more');
+  await expect(page.getByText('Kept on this device until there is signal.')).toBeVisible();
+  await page.goto(first);
+  await expect(words(page)).toHaveValue('typed in the first case');
+  await mend();
+  await page.goto(other);
+  await expect(words(page)).toHaveValue(`${before} and more`);
+  await page.reload();
+  await expect(words(page)).toHaveValue(`${before} and more`);
+  await page.goto(first);
+  await expect(words(page)).toHaveValue('typed in the first case');
 });
 
 test('a form that could not be sent is sent again, and counts once', async ({ page }) => {

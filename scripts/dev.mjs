@@ -11,7 +11,7 @@ const { loadDemo, sessionSecret, startStandIns } = await import('./lib/server.mj
 
 await buildAll();
 const cluster = await startCluster(join(dataFolder, 'postgres'));
-const standIns = await startStandIns(await freePort());
+const standIns = await startStandIns(await freePort(), await freePort());
 loadDemo(cluster.url, standIns.env);
 const env = { ...process.env, ...builtFiles, DATABASE_URL: cluster.url, SESSION_SECRET: sessionSecret(dataFolder), ...standIns.env };
 const server = spawn(bin('tsx'), ['watch', 'apps/server/src/main.ts'], { cwd: root, stdio: 'inherit', env });

@@ -44,7 +44,7 @@ let server;
 let standIns;
 let browser;
 try {
-  standIns = await startStandIns(await freePort());
+  standIns = await startStandIns(await freePort(), await freePort());
   loadDemo(cluster.url, standIns.env);
   server = await startServer({
     databaseUrl: cluster.url,

@@ -62,12 +62,19 @@ try {
     env: { NODE_OPTIONS: '--experimental-vm-modules', TEST_DATABASE_URL: await startDatabase(), NO_COLOR: '1' },
     count: countJest,
   });
-  const standIns = await startStandIns(await freePort());
+  const standIns = await startStandIns(await freePort(), await freePort());
   running.push({ stop: () => stopChild(standIns) });
   // What changes the garden, and what only looks at it, go side by side.
   const [walks, views] = [await startDemo(standIns), await startDemo(standIns)];
   await step('End to end', bin('playwright'), ['test', '--config', join(root, 'e2e/playwright.config.ts')], {
-    env: { ...walks.env, BASE_URL: walks.url, DATABASE_URL: walks.databaseUrl, VIEWS_URL: views.url, NO_COLOR: '1' },
+    env: {
+      ...walks.env,
+      BASE_URL: walks.url,
+      DATABASE_URL: walks.databaseUrl,
+      VIEWS_URL: views.url,
+      MAILBOX_URL: standIns.mailbox,
+      NO_COLOR: '1',
+    },
     count: countPlaywright,
   });
 } finally {

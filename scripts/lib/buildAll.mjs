@@ -76,6 +76,7 @@ async function bundleServers() {
   await build({
     entryPoints: {
       'server/main': join(server, 'main.ts'),
+      'server/calcWorker': join(server, 'calc/worker.ts'),
       'server/loadDemo': join(server, 'demo/loadDemo.ts'),
       'stand-ins/main': join(root, 'apps/stand-ins/src/main.ts'),
     },

@@ -18,11 +18,12 @@ export function loadDemo(databaseUrl, env = {}) {
 }
 
 /** Start the simulated outside world. `env` tells the server where it is. */
-export async function startStandIns(port) {
-  const child = startNode('stand-ins/main.mjs', { STAND_INS_PORT: String(port) });
+export async function startStandIns(port, smtpPort) {
+  const child = startNode('stand-ins/main.mjs', { STAND_INS_PORT: String(port), STAND_INS_SMTP_PORT: String(smtpPort) });
   const url = `http://127.0.0.1:${port}`;
   await untilItAnswers(child, `${url}/health`, 'The stand-ins');
-  return { child, ended: endOf(child), env: { WEATHER_STATIONS_URL: url, CLINICS_URL: url } };
+  const env = { WEATHER_STATIONS_URL: url, CLINICS_URL: url, SMTP_URL: `smtp://127.0.0.1:${smtpPort}` };
+  return { child, ended: endOf(child), env, mailbox: `${url}/mailbox` };
 }
 
 /** Start the built server and wait until it answers. */
@@ -40,8 +41,13 @@ export async function startServer({ databaseUrl, port, secret, logLevel = 'warn'
   return { url, child, ended: endOf(child) };
 }
 
+/** With a line to this process: when this one is killed, the line breaks, and what it started stops by itself. */
 const startNode = (file, env) =>
-  spawn('node', ['--enable-source-maps', join(dist, file)], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  spawn('node', ['--enable-source-maps', join(dist, file)], {
+    cwd: root,
+    stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
+    env: { ...process.env, ...env },
+  });
 
 const endOf = (child) =>
   child.exitCode === null && child.signalCode === null ? new Promise((resolve) => child.once('exit', resolve)) : Promise.resolve();

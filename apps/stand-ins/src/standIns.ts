@@ -1,10 +1,12 @@
 import Router from '@koa/router';
 import Koa from 'koa';
+import type { Mailbox } from './mailbox/mailbox.js';
+import { mailboxRoutes } from './mailbox/routes.js';
 import { plantClinicRoutes } from './plantClinic/routes.js';
 import { weatherStationRoutes } from './weatherStation/routes.js';
 
 /** The simulated outside world: small services that a garden would otherwise reach over the net. */
-export function createStandIns(): Koa {
+export function createStandIns(mailbox: Pick<Mailbox, 'letters'> = { letters: [] }): Koa {
   const app = new Koa();
   const router = new Router();
   router.get('/health', (ctx) => {
@@ -12,6 +14,7 @@ export function createStandIns(): Koa {
   });
   weatherStationRoutes(router);
   plantClinicRoutes(router);
+  mailboxRoutes(router, mailbox);
   app.use(router.routes());
   return app;
 }

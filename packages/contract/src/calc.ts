@@ -232,7 +232,10 @@ const errorRate = z.number().min(0.001).max(0.499);
 const share = z.number().min(0.0001).max(0.9999);
 const meanCount = z.number().positive().max(2000);
 const looked = z.int().min(1).max(1000).optional().describe('how many there are; the sample ends with the last');
-const marks = z.array(z.literal([0, 1])).max(1000).describe('1 or 0 per plant, in the order of looking');
+const marks = z
+  .array(z.literal([0, 1]))
+  .max(1000)
+  .describe('1 or 0 per plant, in the order of looking');
 const counts = z.array(z.number().min(0).max(100_000)).max(1000).describe('one count per plant, in the order of looking');
 /** What every test takes, whether it asks for it or not. */
 const anyTest = {

@@ -176,7 +176,13 @@ function withAt(value: unknown, [first, ...rest]: (string | number)[], put: unkn
 /** Where it is sent; what would end the garden for what comes after goes to another one. */
 const address = (path: string, name = '') =>
   path.replace(/\{(\w+)\}/g, (_, param: string) =>
-    param === 'garden' ? (name === 'deleteGarden' || name === 'handOver' ? spare : garden.garden) : param === 'secret' ? 'x'.repeat(32) : randomUUID(),
+    param === 'garden'
+      ? name === 'deleteGarden' || name === 'handOver'
+        ? spare
+        : garden.garden
+      : param === 'secret'
+        ? 'x'.repeat(32)
+        : randomUUID(),
   );
 
 const withBody = (Object.entries(endpoints) as [string, Endpoint][]).filter(
@@ -187,9 +193,15 @@ const withBody = (Object.entries(endpoints) as [string, Endpoint][]).filter(
 const sender = (name: string) => (/^sign|Reset|^reset/.test(name) ? garden.nobody : garden.owner);
 
 test('five thousand bodies with one or two fields put wrong: never a fault', async () => {
-  const body = fc.constantFrom(...withBody.map(([name]) => name)).chain((name) =>
-    fc.record({ name: fc.constant(name), puts: fc.array(fc.tuple(fc.nat(), nasty), { minLength: 1, maxLength: 2 }), newId: fc.boolean() }),
-  );
+  const body = fc
+    .constantFrom(...withBody.map(([name]) => name))
+    .chain((name) =>
+      fc.record({
+        name: fc.constant(name),
+        puts: fc.array(fc.tuple(fc.nat(), nasty), { minLength: 1, maxLength: 2 }),
+        newId: fc.boolean(),
+      }),
+    );
   const answers = new Map<number, number>();
   await fc.assert(
     fc.asyncProperty(fc.array(body, { minLength: 25, maxLength: 25 }), async (bodies) => {
@@ -198,12 +210,21 @@ test('five thousand bodies with one or two fields put wrong: never a fault', asy
           const { method, path } = endpoints[name as keyof typeof endpoints] as Endpoint;
           const start: unknown = good[name] ?? {};
           const places = placesIn(start);
-          const value = puts.reduce<unknown>((so, [where, what]) => (places.length > 0 ? withAt(so, places[where % places.length]!, what) : what), start);
-          const renewed = typeof value === 'object' && value !== null && 'change' in value && value.change === (start as { change?: string }).change ? { ...value, change: randomUUID() } : value;
+          const value = puts.reduce<unknown>(
+            (so, [where, what]) => (places.length > 0 ? withAt(so, places[where % places.length]!, what) : what),
+            start,
+          );
+          const renewed =
+            typeof value === 'object' && value !== null && 'change' in value && value.change === (start as { change?: string }).change
+              ? { ...value, change: randomUUID() }
+              : value;
           const { status, text } = await sender(name).answer(method, address(path, name), renewed);
           answers.set(status, (answers.get(status) ?? 0) + 1);
           if (status >= 500) throw new Error(`${name} answered ${status} to ${JSON.stringify(renewed)}: ${text}`);
-          if (status >= 400) expect(JSON.parse(text)).toMatchObject({ error: { code: expect.any(String) as string, message: expect.any(String) as string } });
+          if (status >= 400)
+            expect(JSON.parse(text)).toMatchObject({
+              error: { code: expect.any(String) as string, message: expect.any(String) as string },
+            });
         }),
       );
     }),
@@ -259,6 +280,11 @@ test.each([
 });
 
 test.each(['not-a-garden', '%00', '%ED%A0%80', '..%2f..%2fetc', 'é'])('an address with %s in it is nowhere, or bad input', async (odd) => {
-  for (const path of [`/api/v1/gardens/${odd}`, `/api/v1/library/hosts/${odd}`, `/api/v1/library/hosts?q=${odd}`, `/api/v1/invitations/${odd}`])
+  for (const path of [
+    `/api/v1/gardens/${odd}`,
+    `/api/v1/library/hosts/${odd}`,
+    `/api/v1/library/hosts?q=${odd}`,
+    `/api/v1/invitations/${odd}`,
+  ])
     expect(await garden.owner.status('get', path)).toBeLessThan(500);
 });

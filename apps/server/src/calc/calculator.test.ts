@@ -35,8 +35,7 @@ const calc = <T = Record<string, unknown>>(name: string, body: unknown) =>
   new ApiClient(server.address).send<T>('post', `/api/v1/calc/${name}`, body);
 /** What once kept the whole server for minutes. */
 const heavy = { test: 'negative-binomial', p0: 1800, p1: 2000, k: 0.01, plants: 1000, seen: [] };
-const worstFindings = () =>
-  server.library.signs.slice(0, 60).map(({ id: sign }) => ({ sign, state: 'seen' as const }));
+const worstFindings = () => server.library.signs.slice(0, 60).map(({ id: sign }) => ({ sign, state: 'seen' as const }));
 
 test('a calculation comes back as it went out of core, and so do its refusals', async () => {
   const rate = { amount: 20, unit: 'ml', per: { amount: 1, unit: 'l' } };
@@ -55,7 +54,10 @@ test('entries of a garden’s own count', async () => {
 });
 
 test('while the worst that is allowed is worked out, the server answers everybody else', async () => {
-  const burst = [...Array.from({ length: 4 }, () => calc('sample', heavy)), calc('differential', { host: 'tomato', findings: worstFindings() })];
+  const burst = [
+    ...Array.from({ length: 4 }, () => calc('sample', heavy)),
+    calc('differential', { host: 'tomato', findings: worstFindings() }),
+  ];
   let answered = 0;
   let done = false;
   const all = Promise.all(burst).then(() => (done = true));
@@ -101,7 +103,10 @@ test('more than can wait is refused at once, with when to try again', async () =
 });
 
 test.each([
-  ['more signs than anybody sees', () => ({ host: 'tomato', findings: server.library.signs.slice(0, 61).map(({ id: sign }) => ({ sign, state: 'seen' })) })],
+  [
+    'more signs than anybody sees',
+    () => ({ host: 'tomato', findings: server.library.signs.slice(0, 61).map(({ id: sign }) => ({ sign, state: 'seen' })) }),
+  ],
   ['a letter without end', () => ({ host: 'tomato', text: 'spots '.repeat(2000) })],
 ])('%s: refused by the contract', async (_, body) => {
   expect(await refused(calc('differential', body()))).toMatch(/400.*too_big/);

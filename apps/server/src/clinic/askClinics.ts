@@ -51,7 +51,11 @@ export async function register(deps: ClinicDeps, library: Library, sample: Asked
   return deps.clinics.register(sample.clinic, await formOf(deps, library, sample));
 }
 
-async function formOf({ db, calculator }: ClinicDeps, library: Library, { gardenId, id, caseId, material, testFor }: Asked): Promise<SampleForm> {
+async function formOf(
+  { db, calculator }: ClinicDeps,
+  library: Library,
+  { gardenId, id, caseId, material, testFor }: Asked,
+): Promise<SampleForm> {
   const [row] = await db
     .select({ findings: cases.findings, host: plantings.host, setting: plantings.setting, openedOn: cases.openedOn })
     .from(cases)

@@ -36,5 +36,7 @@ async function refuseNewer(client: PoolClient, migrationsFolder: string): Promis
   const done = await client.query<{ newest: string | null }>('select max(created_at) as newest from drizzle.__drizzle_migrations');
   const known = Math.max(...readMigrationFiles({ migrationsFolder }).map(({ folderMillis }) => folderMillis));
   if (Number(done.rows[0]?.newest ?? 0) > known)
-    throw new Error('The database was written by a newer version of Field Nurse than this one. Start that version, or restore an older backup.');
+    throw new Error(
+      'The database was written by a newer version of Field Nurse than this one. Start that version, or restore an older backup.',
+    );
 }

@@ -47,7 +47,11 @@ test('changes are numbered without a gap, and go on; versions go on from where t
   expect(await rows('select last_sequence::int as n from gardens')).toEqual([{ n: numbers.length }]);
   const [place] = contents.places;
   const { id, version, ...value } = place!;
-  const stored = await client.send('put', `${path}/places/${id}`, { change: randomUUID(), version, value: { ...value, note: 'after the update' } });
+  const stored = await client.send('put', `${path}/places/${id}`, {
+    change: randomUUID(),
+    version,
+    value: { ...value, note: 'after the update' },
+  });
   expect(stored).toMatchObject({ version: version + 1 });
   // One that had been added and taken back there: its two versions are spent.
   expect(await client.send('put', `${path}/places/00000000-0000-4000-8000-0000000000aa`, fresh(bed))).toMatchObject({ version: 3 });

@@ -41,7 +41,11 @@ export class ApiClient {
 
   /** Invite somebody into a garden, and accept as them. */
   async invite(garden: string, guest: ApiClient, role: GivenRole): Promise<void> {
-    const { link } = await this.send<NewInvitation>('post', `/api/v1/gardens/${garden}/invitations`, { id: randomUUID(), role, email: null });
+    const { link } = await this.send<NewInvitation>('post', `/api/v1/gardens/${garden}/invitations`, {
+      id: randomUUID(),
+      role,
+      email: null,
+    });
     await guest.send('post', `/api/v1/invitations/${link.split('/').at(-1)!}/accept`, {});
   }
 

@@ -25,6 +25,7 @@ export async function fillGarden(client: ApiClient, library: Library): Promise<v
     const guest = new ApiClient(client.address);
     await guest.signUp({ ...person, password: demoPassword });
     await client.invite(gardenId, guest, 'member');
+    await guest.send('post', '/api/v1/session/end', {});
   }
 
   const write = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {

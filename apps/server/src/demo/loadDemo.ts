@@ -58,6 +58,7 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
     await fillGarden(client, library);
     // A station that is silent now is read by the server later.
     if (WEATHER_STATIONS_URL) await client.send('post', `/api/v1/gardens/${demoGardenId}/weather/station`, {}).catch(() => undefined);
+    await client.send('post', '/api/v1/session/end', {});
     await db
       .update(gardens)
       .set({ fixedNow: new Date(demoNow) })

@@ -96,13 +96,20 @@ test.each(['fn_nothing-that-was-ever-made', 'fn_', 'Basic abc', ''])('no token o
 });
 
 describe('guards belong to endpoints, not to how their address is written', () => {
-  test.each(['/API/v1/calc/mix', '/api/V1/calc/mix', '/api/v1/Calc/mix', '/api/v1/calc/mix/', '/api/v1//calc/mix'])('%s is nowhere', async (path) => {
-    expect(await garden.nobody.status('post', path, {})).toBe(404);
-  });
+  test.each(['/API/v1/calc/mix', '/api/V1/calc/mix', '/api/v1/Calc/mix', '/api/v1/calc/mix/', '/api/v1//calc/mix'])(
+    '%s is nowhere',
+    async (path) => {
+      expect(await garden.nobody.status('post', path, {})).toBe(404);
+    },
+  );
 
   test('a write without the site’s token is refused in every spelling', async () => {
     const cookies = await signedInCookies();
-    for (const path of [`/api/v1/gardens/${garden.garden}`, `/API/v1/gardens/${garden.garden}`, `/api/v1/gardens/${garden.garden.toUpperCase()}`]) {
+    for (const path of [
+      `/api/v1/gardens/${garden.garden}`,
+      `/API/v1/gardens/${garden.garden}`,
+      `/api/v1/gardens/${garden.garden.toUpperCase()}`,
+    ]) {
       const answer = await fetch(server.address + path, {
         method: 'PUT',
         headers: { 'Content-Type': 'application/json', Cookie: cookies },

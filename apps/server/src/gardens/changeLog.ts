@@ -61,10 +61,12 @@ export async function logChange(
 }
 
 /** The record as a known change left it. @throws ApiError when the id was used for something else */
-export function replayed(known: ChangeRow, expected: Partial<Pick<ChangeRow, 'subject' | 'recordId'>> & { undoes: string | null }): Row | null {
+export function replayed(
+  known: ChangeRow,
+  expected: Partial<Pick<ChangeRow, 'subject' | 'recordId'>> & { undoes: string | null },
+): Row | null {
   for (const [field, value] of Object.entries(expected))
-    if (known[field as keyof ChangeRow] !== value)
-      throw new ApiError(409, 'change-id-used', 'This change id was used for something else.');
+    if (known[field as keyof ChangeRow] !== value) throw new ApiError(409, 'change-id-used', 'This change id was used for something else.');
   return known.after as Row | null;
 }
 

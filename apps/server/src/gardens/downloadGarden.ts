@@ -36,7 +36,10 @@ export function gardenZip(db: Db, gardenId: string, about: object): Readable {
     await putJson('weather.json', { sources, hours });
     for (const { id } of await db.select({ id: photos.id }).from(photos).where(eq(photos.gardenId, gardenId)).orderBy(photos.id)) {
       if (out.destroyed) return;
-      const [photo] = await db.select({ image: photos.image }).from(photos).where(and(eq(photos.gardenId, gardenId), eq(photos.id, id)));
+      const [photo] = await db
+        .select({ image: photos.image })
+        .from(photos)
+        .where(and(eq(photos.gardenId, gardenId), eq(photos.id, id)));
       if (photo) await put(`photos/${id}.jpg`, photo.image, false);
     }
     zip.end();

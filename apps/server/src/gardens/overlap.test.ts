@@ -39,7 +39,8 @@ test('one change of a record four times at once: four times the same answer', as
   for (let version = 1; version <= 20; version++) {
     const body = at(version, `Bed ${version}`);
     const answers = await Promise.all(Array.from({ length: 4 }, () => put(id, body)));
-    for (const { status, body: stored } of answers) expect([status, stored.version, stored.name]).toEqual([200, version + 1, `Bed ${version}`]);
+    for (const { status, body: stored } of answers)
+      expect([status, stored.version, stored.name]).toEqual([200, version + 1, `Bed ${version}`]);
   }
 });
 

@@ -21,5 +21,6 @@ export const quotas = {
 /** @param count - how many there would be */
 export function refuseBeyondQuota(name: keyof typeof quotas, count: number): void {
   const { most, what, lift } = quotas[name];
-  if (count > most) throw new ApiError(422, 'quota', `There can be ${most.toLocaleString('en')} ${what}. ${lift}`, { rule: { quota: name, most } });
+  if (count > most)
+    throw new ApiError(422, 'quota', `There can be ${most.toLocaleString('en')} ${what}. ${lift}`, { rule: { quota: name, most } });
 }

@@ -29,14 +29,22 @@ export function gardenRoutes(router: Router, deps: Deps): void {
     const own = (await gardensOf(db, person.id)).filter(({ id, role }) => role === 'owner' && id !== body.id);
     refuseBeyondQuota('gardens', own.length + 1);
     const { garden, made } = await addGarden(db, { id: body.id, ...body.settings, createdAt: deps.now() }, person.id);
-    if (made) await note(db, { at: deps.now(), kind: 'garden-made', gardenId: body.id, by: person.name, about: garden.name, address: ctx.ip });
+    if (made)
+      await note(db, { at: deps.now(), kind: 'garden-made', gardenId: body.id, by: person.name, about: garden.name, address: ctx.ip });
     return garden;
   });
 
   serve(router, deps, endpoints.changeGarden, async ({ params: { garden }, body, access, ctx }) => {
     await requireSettings(deps, body, []);
     await updateGarden(db, garden, body);
-    await note(db, { at: deps.now(), kind: 'garden-changed', gardenId: garden, by: access.person!.name, about: 'settings', address: ctx.ip });
+    await note(db, {
+      at: deps.now(),
+      kind: 'garden-changed',
+      gardenId: garden,
+      by: access.person!.name,
+      about: 'settings',
+      address: ctx.ip,
+    });
     return gardenById(db, garden, access.person!.id);
   });
 

@@ -38,12 +38,14 @@ function asApiError(error: unknown): ApiError | undefined {
   if (isDown(code) || isTimeout(error))
     return new ApiError(503, 'database-down', 'The database is not answering. Nothing was lost; try again in a moment.', retryAfter(5));
   // Class 22 is "data exception": a value that no column can hold came through the contract.
-  if (code.startsWith('22')) return new ApiError(400, 'invalid', 'Something in this can not be kept: a number or a letter that is out of range.');
+  if (code.startsWith('22'))
+    return new ApiError(400, 'invalid', 'Something in this can not be kept: a number or a letter that is out of range.');
   return undefined;
 }
 
 /** Connections that broke or were refused, statements that took too long (57014) and locks that did not come free (55P03). */
-const isDown = (code: string) => code.startsWith('08') || code.startsWith('57') || code === '55P03' || code === '53300' || network.has(code);
+const isDown = (code: string) =>
+  code.startsWith('08') || code.startsWith('57') || code === '55P03' || code === '53300' || network.has(code);
 const network = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT']);
 
 /** The driver's own words, which come without a code. */

@@ -43,5 +43,9 @@ export function refuseWeak(password: string, known: readonly string[], field = '
   const { score, feedback } = strength.check(password.slice(0, longestJudged), words);
   if (score >= enough) return;
   const why = feedback.warning ? `${feedback.warning.replace(/\.?$/, '.')} ` : '';
-  throw invalidField([field], 'weak', `This is guessed too soon. ${why}Four or five words that have nothing to do with each other do well.`);
+  throw invalidField(
+    [field],
+    'weak',
+    `This is guessed too soon. ${why}Four or five words that have nothing to do with each other do well.`,
+  );
 }

@@ -31,10 +31,7 @@ const toInvitation = ({ id, role, email, madeAt, expiresAt, ended }: InvitationR
 });
 
 export async function countOpen(db: Db, gardenId: string, now: Date): Promise<number> {
-  return db.$count(
-    invitations,
-    and(eq(invitations.gardenId, gardenId), isNull(invitations.ended), gt(invitations.expiresAt, now)),
-  );
+  return db.$count(invitations, and(eq(invitations.gardenId, gardenId), isNull(invitations.ended), gt(invitations.expiresAt, now)));
 }
 
 /** @returns false where this id is taken: its secret can't be told again */

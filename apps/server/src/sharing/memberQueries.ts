@@ -24,7 +24,11 @@ export async function membersOf(db: Pick<Db, 'select'>, gardenId: string, withAd
 
 const one = (gardenId: string, personId: string) => and(eq(members.gardenId, gardenId), eq(members.personId, personId));
 
-export async function memberById(db: Writer, gardenId: string, personId: string): Promise<{ name: string; role: Member['role'] } | undefined> {
+export async function memberById(
+  db: Writer,
+  gardenId: string,
+  personId: string,
+): Promise<{ name: string; role: Member['role'] } | undefined> {
   const [row] = await db
     .select({ name: people.name, role: members.role })
     .from(members)

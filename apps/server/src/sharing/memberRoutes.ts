@@ -18,7 +18,11 @@ export function memberRoutes(router: Router, deps: Deps): void {
   const list = (garden: string, { role }: Access) => membersOf(db, garden, role !== 'adviser');
 
   /** Change one member's part under the garden's lock, so that two owners can't remove each other at once. */
-  const changeMember = (garden: string, person: string, change: (tx: Tx, member: { name: string; role: Member['role'] }) => Promise<void>) =>
+  const changeMember = (
+    garden: string,
+    person: string,
+    change: (tx: Tx, member: { name: string; role: Member['role'] }) => Promise<void>,
+  ) =>
     db.transaction(async (tx) => {
       await takeTurn(tx, garden);
       const member = await memberById(tx, garden, person);

@@ -1,4 +1,15 @@
-import type { GardenContents, GardenSummary, HeldInvitation, Invitation, Member, NewInvitation, NewToken, SecurityEvent, Session, Token } from '@field-nurse/contract';
+import type {
+  GardenContents,
+  GardenSummary,
+  HeldInvitation,
+  Invitation,
+  Member,
+  NewInvitation,
+  NewToken,
+  SecurityEvent,
+  Session,
+  Token,
+} from '@field-nurse/contract';
 import { unzipSync, strFromU8 } from 'fflate';
 import { randomUUID } from 'node:crypto';
 import { ApiClient } from '../demo/apiClient';
@@ -121,7 +132,13 @@ describe('parts in a garden', () => {
     await owner.send('delete', `${base}/members/${person}`);
     expect(await guest.status('get', base)).toBe(404);
     expect(await members()).toHaveLength(1);
-    expect(await log()).toEqual([expect.stringContaining('member-removed'), expect.stringContaining('role-changed'), expect.anything(), expect.anything(), expect.anything()]);
+    expect(await log()).toEqual([
+      expect.stringContaining('member-removed'),
+      expect.stringContaining('role-changed'),
+      expect.anything(),
+      expect.anything(),
+      expect.anything(),
+    ]);
   });
 
   test.each(['member', 'adviser', 'viewer'] as const)('a %s may leave', async (role) => {

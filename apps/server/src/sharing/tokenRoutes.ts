@@ -19,8 +19,16 @@ export function tokenRoutes(router: Router, deps: Deps): void {
     refuseBeyondQuota('tokens', (await tokensOf(db, garden, person.id)).length + 1);
     const [secret, madeAt] = [tokenStart + newSecret(), now()];
     const row = { ...body, gardenId: garden, personId: person.id, secretHash: hashSecret(secret), madeAt };
-    if (!(await addToken(db, row))) throw new ApiError(409, 'exists', 'This token was made already, and its secret is told once. Make another.');
-    await note(db, { at: madeAt, kind: 'token-made', gardenId: garden, by: person.name, about: `${body.name}: ${body.scope}`, address: ctx.ip });
+    if (!(await addToken(db, row)))
+      throw new ApiError(409, 'exists', 'This token was made already, and its secret is told once. Make another.');
+    await note(db, {
+      at: madeAt,
+      kind: 'token-made',
+      gardenId: garden,
+      by: person.name,
+      about: `${body.name}: ${body.scope}`,
+      address: ctx.ip,
+    });
     return { ...body, madeAt: madeAt.toISOString(), usedAt: null, secret };
   });
 

@@ -49,7 +49,8 @@ export function weatherRoutes(router: Router, deps: Deps): void {
     if (future >= 0) throw invalidField(['hours', future, 'at'], 'future', 'This hour is yet to come: what was measured lies in the past.');
     const kind = await sourceKind(db, garden, body.id);
     // What the station measured is not for a file to write over.
-    if (kind && kind !== 'file') throw new ApiError(409, 'not-a-file', 'These are hours of the weather station. A file needs an id of its own.');
+    if (kind && kind !== 'file')
+      throw new ApiError(409, 'not-a-file', 'These are hours of the weather station. A file needs an id of its own.');
     if (!kind) refuseBeyondQuota('weatherFiles', (await countFiles(db, garden)) + 1);
     await addSource(db, { gardenId: garden, id: body.id, kind: 'file', name: body.name, addedAt: now.toISOString() });
     await keepHours(db, garden, body.id, lastOfEach(body.hours));

@@ -8,7 +8,11 @@ export const routes: Routes = [
   { path: 'sign-up', title: 'New account', loadComponent: () => import('./people/sign-up-page').then((m) => m.SignUpPage) },
   { path: 'forgotten', title: 'Forgotten password', loadComponent: () => import('./people/forgotten-page').then((m) => m.ForgottenPage) },
   { path: 'reset/:secret', title: 'New password', loadComponent: () => import('./people/reset-page').then((m) => m.ResetPage) },
-  { path: 'invitation/:secret', title: 'Invitation', loadComponent: () => import('./sharing/invitation-page').then((m) => m.InvitationPage) },
+  {
+    path: 'invitation/:secret',
+    title: 'Invitation',
+    loadComponent: () => import('./sharing/invitation-page').then((m) => m.InvitationPage),
+  },
   {
     path: 'account',
     title: 'Your account',

@@ -9,6 +9,9 @@ import { planting, sickness } from '../testing/test-garden';
 import type { CaseValue } from './case-edits';
 import { CaseEdits, caseInEdit } from './case-edits';
 
+// Outside of a browser there is no page that could be put away.
+globalThis.document ??= { addEventListener: () => undefined } as unknown as Document;
+
 /** Edits over a server that takes what it is given, unless the test has put a refusal in its way. */
 function start() {
   const cases: WritableSignal<readonly Case[]> = signal([sickness, { ...sickness, id: 'other', words: 'other words' }]);
@@ -36,9 +39,8 @@ function start() {
   const id = signal(sickness.id);
   const edits = runInInjectionContext(injector, () => {
     const all = new CaseEdits();
-    return runInInjectionContext(
-      Injector.create({ parent: injector, providers: [{ provide: CaseEdits, useValue: all }] }),
-      () => caseInEdit(id),
+    return runInInjectionContext(Injector.create({ parent: injector, providers: [{ provide: CaseEdits, useValue: all }] }), () =>
+      caseInEdit(id),
     );
   });
   return { edits, id, stored, change, refusals, written, waiting, goAway: () => (away = true) };

@@ -42,6 +42,13 @@ export class CaseEdits {
   readonly #writing = new Set<string>();
   readonly #typing = new Map<string, ReturnType<typeof setTimeout>>();
 
+  constructor() {
+    // Who puts the phone away while typing has written it.
+    document.addEventListener('visibilitychange', () => {
+      if (document.visibilityState === 'hidden') for (const id of this.#typing.keys()) void this.write(id);
+    });
+  }
+
   of = (id: string): Edits => this.#edits().get(id) ?? none;
 
   /** A case as it is on this screen: as it is stored, with what is still on its way. */
@@ -70,6 +77,8 @@ export class CaseEdits {
   /** Write what is waiting for this case; also the way to try again. */
   async write(id: string): Promise<void> {
     if (this.#writing.has(id)) return;
+    clearTimeout(this.#typing.get(id));
+    this.#typing.delete(id);
     this.#writing.add(id);
     this.#update(id, (edits) => ({ ...edits, state: 'saving', refusal: '' }));
     try {

@@ -85,7 +85,6 @@ export class CasePage {
   protected readonly unconfirmed = computed(() => this.reckoned.chips().filter(({ confirmed }) => !confirmed));
   protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.index()?.regions, this.garden.summary().region));
 
-
   protected tap({ sign, state }: { sign: string; state: SignState }): void {
     // A reading of the words would come straight back: taking it away must be remembered.
     this.#record(sign, state === 'not-looked' && this.reckoned.isRead(sign) ? 'struck' : state, 'tap', null);

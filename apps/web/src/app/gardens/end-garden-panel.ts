@@ -19,9 +19,14 @@ import { GardenActions } from './garden-state';
   imports: [ReactiveFormsModule, MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
-    section {
+    section,
+    .fn-stop,
+    form {
       display: grid;
       gap: 14px;
+    }
+    mat-form-field {
+      max-width: 420px;
     }
   `,
   template: `

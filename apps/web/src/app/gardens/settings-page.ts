@@ -65,11 +65,11 @@ import { Records } from './records';
       <section class="fn-panel"><fn-tokens-panel /></section>
       @if (isOwner()) {
         <section class="fn-panel">
-          <h2>What happened to rights</h2>
+          <h2>Who was let in</h2>
           @if (events().length > 0) {
             <fn-security-log [events]="events()" [timeZone]="timeZone" />
           } @else {
-            <div class="fn-actions"><button matButton type="button" (click)="showEvents()">Show who was let in and what was changed</button></div>
+            <div class="fn-actions"><button matButton type="button" (click)="showEvents()">Show the log of rights</button></div>
           }
         </section>
       }
@@ -83,8 +83,7 @@ import { Records } from './records';
           <p>
             Other gardens:
             @for (one of gardens(); track one.id) {
-              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a
-              >{{ $last ? '' : ', ' }}
+              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
             }
           </p>
         }

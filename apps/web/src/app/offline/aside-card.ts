@@ -60,7 +60,9 @@ interface Shown {
       </div>
     }
     <div class="fn-actions">
-      <button matButton="filled" type="button" (click)="send()">{{ one().write || one().image ? 'Send it again' : 'Put mine in its place' }}</button>
+      <button matButton="filled" type="button" (click)="send()">
+        {{ one().write || one().image ? 'Send it again' : 'Put mine in its place' }}
+      </button>
       <button matButton type="button" (click)="offline.dismiss(one().sequence!)">Put it away</button>
     </div>
   `,
@@ -92,8 +94,7 @@ export class AsideCard {
 
   protected send(): void {
     const one = this.one();
-    const current =
-      one.subject === 'photos' ? undefined : (this.#records()[one.subject].entities[one.id] as Stored<Subject> | undefined);
+    const current = one.subject === 'photos' ? undefined : (this.#records()[one.subject].entities[one.id] as Stored<Subject> | undefined);
     // A record that this device only shows as it would be is no record yet.
     const isNew = one.write?.version === 0;
     void this.offline.sendAgain(one, one.write ? this.#changed() : { ...one.lost, ...this.#changed() }, isNew ? undefined : current);

@@ -94,7 +94,9 @@ describe('sending what waits', () => {
   const refuse = (status: number, code: string, current: unknown = null) =>
     throwError(() => new ApiError(status, code, code, new Map(), current));
   const send = (server: Pick<Server, 'write' | 'sendPhoto'>, seen: unknown[] = [], also: object = {}) =>
-    sendWaiting(db, { ...around, write: server.write, sendPhoto: server.sendPhoto, ...also } as never, 'g', (_, record) => seen.push(record));
+    sendWaiting(db, { ...around, write: server.write, sendPhoto: server.sendPhoto, ...also } as never, 'g', (_, record) =>
+      seen.push(record),
+    );
   const left = () => db.writes.count();
 
   test('each is sent once, in order, and told as the server keeps it', async () => {
@@ -181,7 +183,9 @@ describe('sending what waits', () => {
   test('while the server itself is not well, nothing is set aside', async () => {
     await db.writes.add(waiting());
     for (let i = 0; i < 5; i++)
-      expect(await send({ write: () => refuse(500, 'internal'), sendPhoto: () => of() as never }, [], { health: () => refuse(503, 'down') })).toBe('no-answer');
+      expect(
+        await send({ write: () => refuse(500, 'internal'), sendPhoto: () => of() as never }, [], { health: () => refuse(503, 'down') }),
+      ).toBe('no-answer');
     expect([await left(), await db.aside.count()]).toEqual([1, 0]);
   });
 

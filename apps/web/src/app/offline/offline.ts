@@ -78,9 +78,7 @@ export class Offline {
 
   async #keep(write: WaitingWrite): Promise<void> {
     await (await this.#local()).writes.add(write);
-    this.#store.dispatch(
-      GardenActions.recordStored({ subject: write.subject, record: asRecord(write) as unknown as Stored<Subject> }),
-    );
+    this.#store.dispatch(GardenActions.recordStored({ subject: write.subject, record: asRecord(write) as unknown as Stored<Subject> }));
     await this.#count();
     void this.send();
   }

@@ -28,8 +28,8 @@ import { Offline } from './offline';
       </div>
       @if (offline.ofOthers() > 0) {
         <p class="fn-care">
-          {{ offline.ofOthers() }} more, written by somebody else on this device, {{ offline.ofOthers() === 1 ? 'waits' : 'wait' }} until they
-          sign in here again. Nobody sends it under another name.
+          {{ offline.ofOthers() }} more, written by somebody else on this device, {{ offline.ofOthers() === 1 ? 'waits' : 'wait' }} until
+          they sign in here again. Nobody sends it under another name.
         </p>
       }
       @if (offline.aside().length > 0) {

@@ -16,7 +16,7 @@ import { deviceWord } from './device-word';
 import { leastPassword, passwordHint } from './password-words';
 import { SessionActions, sessionFeature } from './session-state';
 
-const required = (...more: ((typeof Validators)['required'])[]) =>
+const required = (...more: (typeof Validators)['required'][]) =>
   new FormControl('', { nonNullable: true, validators: [Validators.required, ...more] });
 
 /** One's own account: password, devices, what happened to it, and its end. */
@@ -71,7 +71,7 @@ const required = (...more: ((typeof Validators)['required'])[]) =>
             <li>
               <span>
                 <strong>{{ deviceWord(one.device) }}</strong>
-                <span class="fn-small">{{ one.here ? 'this one' : 'last used ' + when(one.seenAt) }}</span>
+                <span class="fn-small since">{{ one.here ? 'this one' : 'last used ' + when(one.seenAt) }}</span>
               </span>
               @if (!one.here) {
                 <button matButton type="button" (click)="end(one)">Sign it out</button>
@@ -96,7 +96,9 @@ const required = (...more: ((typeof Validators)['required'])[]) =>
           <div class="fn-stop">
             <p><strong>This can’t be taken back.</strong> Your name, address and password are deleted.</p>
             @if (own().length > 0) {
-              <p>These gardens are yours, and go with everything in them unless you hand them over first. Download what you want to keep:</p>
+              <p>
+                These gardens are yours, and go with everything in them unless you hand them over first. Download what you want to keep:
+              </p>
               <ul class="own">
                 @for (one of own(); track one.id) {
                   <li>

@@ -12,8 +12,6 @@ import { Submission } from '../shared/submission';
 import { leastPassword, passwordHint } from './password-words';
 import { SessionActions } from './session-state';
 
-
-
 @Component({
   selector: 'fn-sign-up-page',
   imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, MatButtonModule, RouterLink, Drawing],

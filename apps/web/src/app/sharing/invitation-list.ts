@@ -60,7 +60,9 @@ const stateWords: Readonly<Record<Invitation['state'], string>> = {
           <output aria-label="Invitation link">{{ made.link }}</output>
         </p>
         <p class="fn-small">It lets one person in, within two weeks. It is shown this once.</p>
-        <div class="fn-actions"><button matButton type="button" (click)="copy(made.link)">{{ copied() ? 'Copied' : 'Copy the link' }}</button></div>
+        <div class="fn-actions">
+          <button matButton type="button" (click)="copy(made.link)">{{ copied() ? 'Copied' : 'Copy the link' }}</button>
+        </div>
       </div>
     }
     @if (list().length > 0) {

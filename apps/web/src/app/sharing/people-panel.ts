@@ -36,8 +36,8 @@ import { memberWords } from './role-words';
             @if (isOwner() && one.role !== 'owner') {
               <span class="fn-actions">
                 <mat-form-field subscriptSizing="dynamic" class="part">
-                  <mat-label>Part of {{ one.name }}</mat-label>
-                  <mat-select [value]="one.role" (selectionChange)="change(one, $event.value)">
+                  <mat-label>Part</mat-label>
+                  <mat-select [aria-label]="'Part of ' + one.name" [value]="one.role" (selectionChange)="change(one, $event.value)">
                     @for (role of given; track role) {
                       <mat-option [value]="role">{{ words[role].word }}</mat-option>
                     }
@@ -65,7 +65,9 @@ import { memberWords } from './role-words';
               </div>
             }
             @case ('hand-over') {
-              <p id="ask">{{ question.who!.name }} owns the garden from then on and can remove anybody. You work here; only they can give it back.</p>
+              <p id="ask">
+                {{ question.who!.name }} owns the garden from then on and can remove anybody. You work here; only they can give it back.
+              </p>
               <div class="fn-actions">
                 <button matButton="filled" type="button" (click)="handOver(question.who!)">Hand it over to {{ question.who!.name }}</button>
                 <button matButton type="button" (click)="asked.set(undefined)">Keep it</button>

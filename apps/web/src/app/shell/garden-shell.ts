@@ -65,8 +65,8 @@ const sequenceMs = 1200;
         @case ('open') {
           @if (offline.state() === 'sign-in' && offline.waiting() > 0) {
             <p class="copy fn-care" role="status">
-              You were signed out. What you write is kept on this device; <a routerLink="/sign-in" [queryParams]="{ to: here() }">sign in again</a>, and it
-              is sent.
+              You were signed out. What you write is kept on this device;
+              <a routerLink="/sign-in" [queryParams]="{ to: here() }">sign in again</a>, and it is sent.
             </p>
           }
           @if (asOf(); as since) {
