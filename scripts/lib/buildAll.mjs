@@ -77,7 +77,7 @@ async function bundleServers() {
     entryPoints: {
       'server/main': join(server, 'main.ts'),
       'server/calcWorker': join(server, 'calc/worker.ts'),
-      'server/loadDemo': join(server, 'demo/loadDemo.ts'),
+      'server/loadDemo': join(server, 'demo/loadDemoNow.ts'),
       'stand-ins/main': join(root, 'apps/stand-ins/src/main.ts'),
     },
     outdir: dist,

@@ -10,6 +10,7 @@ import { createApp } from './app';
 import { directCalculator } from './calc/calculator';
 import type { Calculator } from './calc/calculator';
 import { openDb, openPool } from './db/client';
+import type { Patience } from './db/client';
 import { migrateDatabase } from './db/migrate';
 import { ApiClient } from './demo/apiClient';
 import type { Deps } from './deps';
@@ -43,10 +44,15 @@ export async function startTestServer({
   clinics = noClinics,
   calculator,
   url: given,
+  reachedBy,
+  patience,
   ...set
 }: {
   /** a database to start over; without it one is made */
   url?: string;
+  /** another way to the same database */
+  reachedBy?: string;
+  patience?: Patience;
   signInTries?: number;
   calculationsPerSecond?: number;
   webFolder?: string;
@@ -56,7 +62,7 @@ export async function startTestServer({
 } & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc'>> = {}) {
   const url = given ?? (await emptyDatabase());
   await migrateDatabase(url, join(import.meta.dirname, 'db/migrations'));
-  const pool = openPool(url);
+  const pool = openPool(reachedBy ?? url, patience);
   const library = readLibrary(join(import.meta.dirname, '../../../packages/library/data'));
   const letters: Mail[] = [];
   const app = createApp({

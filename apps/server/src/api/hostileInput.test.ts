@@ -193,15 +193,13 @@ const withBody = (Object.entries(endpoints) as [string, Endpoint][]).filter(
 const sender = (name: string) => (/^sign|Reset|^reset/.test(name) ? garden.nobody : garden.owner);
 
 test('five thousand bodies with one or two fields put wrong: never a fault', async () => {
-  const body = fc
-    .constantFrom(...withBody.map(([name]) => name))
-    .chain((name) =>
-      fc.record({
-        name: fc.constant(name),
-        puts: fc.array(fc.tuple(fc.nat(), nasty), { minLength: 1, maxLength: 2 }),
-        newId: fc.boolean(),
-      }),
-    );
+  const body = fc.constantFrom(...withBody.map(([name]) => name)).chain((name) =>
+    fc.record({
+      name: fc.constant(name),
+      puts: fc.array(fc.tuple(fc.nat(), nasty), { minLength: 1, maxLength: 2 }),
+      newId: fc.boolean(),
+    }),
+  );
   const answers = new Map<number, number>();
   await fc.assert(
     fc.asyncProperty(fc.array(body, { minLength: 25, maxLength: 25 }), async (bodies) => {

@@ -4,8 +4,17 @@ import { Pool } from 'pg';
 
 export type Db = NodePgDatabase;
 
+/** How long is waited for the database, milliseconds. */
+export interface Patience {
+  readonly connectionTimeoutMillis: number;
+  readonly statement_timeout?: number;
+  readonly lock_timeout?: number;
+  readonly idle_in_transaction_session_timeout?: number;
+  readonly query_timeout?: number;
+}
+
 /** No request waits longer than these: a database that is frozen or overloaded is answered for. */
-const patience = {
+const usual: Patience = {
   connectionTimeoutMillis: 5000,
   statement_timeout: 10_000,
   lock_timeout: 8000,
@@ -14,9 +23,11 @@ const patience = {
   query_timeout: 12_000,
 };
 
-/** @param patient - for migrations, which may take as long as they need */
-export function openPool(databaseUrl: string, patient = false): Pool {
-  const pool = new Pool({ connectionString: databaseUrl, max: 10, ...(patient ? { connectionTimeoutMillis: 5000 } : patience) });
+/** For migrations, which may take as long as they need. */
+export const unhurried: Patience = { connectionTimeoutMillis: 5000 };
+
+export function openPool(databaseUrl: string, patience = usual): Pool {
+  const pool = new Pool({ connectionString: databaseUrl, max: 10, ...patience });
   // An idle connection that PostgreSQL cuts (restart, kill) must not end the process: the next query takes a fresh one.
   pool.on('error', () => {});
   // Nor must one that is cut while it is lent out and idle: its next query fails, and is answered for there.

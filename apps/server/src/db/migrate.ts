@@ -2,7 +2,7 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import type { PoolClient } from 'pg';
-import { openPool } from './client.js';
+import { openPool, unhurried } from './client.js';
 
 // Any number, as long as it is always the same.
 const lockNumber = 4_310_001;
@@ -14,7 +14,7 @@ const lockNumber = 4_310_001;
  * @throws Error when the data was written by a newer version than this one
  */
 export async function migrateDatabase(databaseUrl: string, migrationsFolder: string): Promise<void> {
-  const pool = openPool(databaseUrl, true);
+  const pool = openPool(databaseUrl, unhurried);
   try {
     const client = await pool.connect();
     try {

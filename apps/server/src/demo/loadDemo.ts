@@ -21,18 +21,27 @@ import { ApiClient } from './apiClient.js';
 import { demoGardenId, fillGarden } from './fillGarden.js';
 import { demoNow, demoPeople } from './osierReach.js';
 
+/** What the demo garden is made from. */
+export interface DemoSources {
+  readonly databaseUrl: string;
+  readonly migrationsFolder: string;
+  readonly libraryFile: string;
+  readonly stationsUrl?: string | undefined;
+  readonly clinicsUrl?: string | undefined;
+}
+
 /**
  * Load the demo garden through the API itself, so that every rule of the server has passed it. Does nothing when it is there whole: its clock is
  * fixed last, and what was left half loaded is taken away first.
  */
-async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFile: string): Promise<void> {
+export async function loadDemo({ databaseUrl, migrationsFolder, libraryFile, stationsUrl, clinicsUrl }: DemoSources): Promise<void> {
   await migrateDatabase(databaseUrl, migrationsFolder);
   const pool = openPool(databaseUrl);
   const db = openDb(pool);
   if (await isSettled(db)) return void (await pool.end());
   await clearHalfLoaded(db);
   const library = librarySchema.parse(JSON.parse(readFileSync(libraryFile, 'utf8')));
-  const stations = WEATHER_STATIONS_URL ? stationsOver(WEATHER_STATIONS_URL) : noStations;
+  const stations = stationsUrl ? stationsOver(stationsUrl) : noStations;
   const app = createApp({
     db,
     pool,
@@ -47,7 +56,7 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
     openCalc: true,
     limits: limitsOver(pool, { signInTries: 50, calculationsPerSecond: 1000 }),
     stations,
-    clinics: CLINICS_URL ? clinicsOver(CLINICS_URL) : noClinics,
+    clinics: clinicsUrl ? clinicsOver(clinicsUrl) : noClinics,
     mail: noMail,
     checkAnswers: false,
   });
@@ -57,7 +66,7 @@ async function loadDemo(databaseUrl: string, migrationsFolder: string, libraryFi
     const client = new ApiClient(`http://127.0.0.1:${(server.address() as AddressInfo).port}`);
     await fillGarden(client, library);
     // A station that is silent now is read by the server later.
-    if (WEATHER_STATIONS_URL) await client.send('post', `/api/v1/gardens/${demoGardenId}/weather/station`, {}).catch(() => undefined);
+    if (stationsUrl) await client.send('post', `/api/v1/gardens/${demoGardenId}/weather/station`, {}).catch(() => undefined);
     await client.send('post', '/api/v1/session/end', {});
     await db
       .update(gardens)
@@ -89,7 +98,3 @@ async function clearHalfLoaded(db: Db): Promise<void> {
     await tx.delete(people).where(isOfDemo);
   });
 }
-
-const { DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE, WEATHER_STATIONS_URL, CLINICS_URL } = process.env;
-if (!DATABASE_URL || !MIGRATIONS_FOLDER || !LIBRARY_FILE) throw new Error('Set DATABASE_URL, MIGRATIONS_FOLDER and LIBRARY_FILE.');
-await loadDemo(DATABASE_URL, MIGRATIONS_FOLDER, LIBRARY_FILE);

@@ -5,6 +5,8 @@ export type { Waits } from './waits.js';
 // Weather
 export { hourMs, leafWetMinutes } from './weatherHour.js';
 export type { WeatherHour } from './weatherHour.js';
+export { hoursFromRows } from './weatherRows.js';
+export type { CellFault, WeatherFault, WeatherRow } from './weatherRows.js';
 export { weatherDays } from './weatherDays.js';
 export type { WeatherDay } from './weatherDays.js';
 export { recentWeather } from './recentWeather.js';

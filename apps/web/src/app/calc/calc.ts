@@ -25,6 +25,9 @@ export class Calc {
   readWords = async (text: string, host: string): Promise<TextReading> => (await this.#worker()).readWords(text, host);
   whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
 
+  /** Read a file of weather, which may be large. */
+  readWeatherFile = async (text: string, timeZone: string) => (await this.#worker()).readWeatherFile(text, timeZone);
+
   differential = (request: CalculationRequest<'differential'>) => this.#answer('differential', request);
   options = (request: CalculationRequest<'options'>) => this.#answer('options', request);
   mix = (request: CalculationRequest<'mix'>) => this.#answer('mix', request);

@@ -3,6 +3,7 @@ import { readWords, whereToLook } from '@field-nurse/core/diagnosis';
 import type { Library } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
+import { readWeatherFile } from '../weather/read-weather-file';
 
 /** A host in a kind of place, in a month: what a round looks for there. */
 export interface LookPlace {
@@ -22,6 +23,7 @@ const worker = {
   },
   calculate: <N extends CalculationName>(name: N, request: CalculationRequest<N>) => calculate(library!, name, request),
   readWords: (text: string, host: string) => readWords(library!, text, hostOf(host)),
+  readWeatherFile,
   whereToLook: (places: readonly LookPlace[]) =>
     places.map(({ host, ...circumstances }) => whereToLook(library!, { ...circumstances, host: hostOf(host)! })),
 };

@@ -63,6 +63,7 @@ export function fromGeoJson(text: string): IncomingPlace[] {
   if (!Array.isArray(features)) throw new NotAPlan('This is JSON, but no GeoJSON: it has no features.');
   if (features.length > mostFeatures) throw new NotAPlan(`It holds ${features.length} features; up to ${mostFeatures} can be read.`);
   const rings = features.flatMap((feature) => outerRings(feature).map((ring) => ({ feature, ring })));
+  if (rings.length > mostFeatures) throw new NotAPlan(`It holds ${rings.length} areas; up to ${mostFeatures} can be read.`);
   if (rings.length === 0) throw new NotAPlan('No area was found in it: a place is a Polygon.');
   const flat = file.coordinates === 'local-metres' ? ([x, y]: Position) => [x, 0 - y] as const : projection(rings[0]!.ring[0]!);
   return rings.map(({ feature, ring }, i) => {

@@ -20,5 +20,8 @@ export interface LogRow {
   readonly harvestSafeOn: string | null;
 }
 
-/** The record as CSV (RFC 4180), SI units in the heads; a leading = + - @ is defused so that a spreadsheet never runs it. */
-export const logCsv = (rows: readonly LogRow[]): string => unparse([...rows], { newline: '\r\n', escapeFormulae: true });
+// What a spreadsheet takes for a formula: also behind blanks and line feeds, and in the wide signs of East Asian keyboards.
+const formula = /^[\s\uFEFF]*[=+\-@\t\r\n|%\uFF1D\uFF0B\uFF0D\uFF20]/;
+
+/** The record as CSV (RFC 4180), SI units in the heads; what begins like a formula is defused so that a spreadsheet never runs it. */
+export const logCsv = (rows: readonly LogRow[]): string => unparse([...rows], { newline: '\r\n', escapeFormulae: formula });

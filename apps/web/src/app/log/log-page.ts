@@ -4,6 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
+import { dayAt } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, instantWord, longDay } from '../shared/days';
@@ -29,18 +30,28 @@ export class LogPage {
   readonly #zone = this.garden.summary().timeZone;
 
   protected readonly years = computed(() =>
-    [...new Set([this.garden.today().slice(0, 4), ...this.garden.applications().map(({ appliedAt }) => appliedAt.slice(0, 4))])]
+    [
+      ...new Set([
+        this.garden.today().slice(0, 4),
+        ...this.garden.applications().map(({ appliedAt }) => dayAt(appliedAt, this.#zone).slice(0, 4)),
+      ]),
+    ]
       .sort()
       .reverse(),
   );
   protected readonly year = signal<string | undefined>(this.garden.today().slice(0, 4));
   protected readonly lines = computed(() =>
-    logLines(this.garden.applications(), this.year(), {
-      planting: this.garden.planting,
-      place: this.garden.place,
-      host: this.#library.hostName,
-      option: this.#library.optionName,
-    }),
+    logLines(
+      this.garden.applications(),
+      this.year(),
+      {
+        planting: this.garden.planting,
+        place: this.garden.place,
+        host: this.#library.hostName,
+        option: this.#library.optionName,
+      },
+      this.#zone,
+    ),
   );
   protected readonly printedOn = computed(() => longDay(this.garden.today()));
 

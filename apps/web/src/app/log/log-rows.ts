@@ -1,3 +1,4 @@
+import { dayAt } from '@field-nurse/core/timing';
 import type { Application, Place, Planting } from '@field-nurse/contract';
 
 export interface LogNames {
@@ -15,10 +16,10 @@ export interface LogLine extends Application {
   readonly treatment: string;
 }
 
-/** The applications of a year (all years without one), newest first. */
-export function logLines(applications: readonly Application[], year: string | undefined, names: LogNames): LogLine[] {
+/** The applications of a year (all years without one) by the garden's clock, newest first. */
+export function logLines(applications: readonly Application[], year: string | undefined, names: LogNames, timeZone: string): LogLine[] {
   return applications
-    .filter(({ appliedAt }) => !year || appliedAt.startsWith(year))
+    .filter(({ appliedAt }) => !year || dayAt(appliedAt, timeZone).startsWith(year))
     .map((one) => {
       const planting = names.planting(one.plantingId);
       return {

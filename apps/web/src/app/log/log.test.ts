@@ -15,17 +15,23 @@ describe('lines of the record', () => {
   const old = { ...application, id: 'old', appliedAt: '2025-08-01T18:00:00.000Z' };
 
   test('bear all their names, newest first', () => {
-    const lines = logLines([old, application], undefined, names);
+    const lines = logLines([old, application], undefined, names, 'UTC');
     expect(lines.map(({ id }) => id)).toEqual(['a', 'old']);
     expect(lines[0]).toMatchObject({ plant: 'Leek', cultivar: 'Spar', place: 'Bed', treatment: 'Sulphur' });
   });
 
   test('of one year', () => {
-    expect(logLines([old, application], '2025', names).map(({ id }) => id)).toEqual(['old']);
+    expect(logLines([old, application], '2025', names, 'UTC').map(({ id }) => id)).toEqual(['old']);
+  });
+
+  test('of the garden’s year, not of Greenwich’s', () => {
+    const newYear = { ...application, appliedAt: '2025-12-31T12:30:00.000Z' };
+    expect(logLines([newYear], '2026', names, 'Pacific/Auckland')).toHaveLength(1);
+    expect(logLines([newYear], '2025', names, 'Pacific/Auckland')).toHaveLength(0);
   });
 
   test('of a planting that is gone still stand', () => {
-    expect(logLines([application], undefined, { ...names, planting: () => undefined, place: () => undefined })).toHaveLength(1);
+    expect(logLines([application], undefined, { ...names, planting: () => undefined, place: () => undefined }, 'UTC')).toHaveLength(1);
   });
 });
 
@@ -62,6 +68,18 @@ describe('CSV', () => {
 
   test('a spreadsheet never runs what somebody wrote', () => {
     expect(logCsv([{ ...row, why: '=1+1' }])).toContain("'=1+1");
+  });
+
+  test.each(['=1+1', '+1', '-1', '@x', '\n=1+1', '\t=1', ' =1+1', '\uFF1D1+1', '\uFF20x', '|x', '%x', '\uFEFF=1'])(
+    'defuses %j',
+    (words) => {
+      const [, line] = logCsv([{ ...row, why: words }]).split(/\r\n/);
+      expect(line).toContain(`'${words}`);
+    },
+  );
+
+  test('leaves words and numbers as they are', () => {
+    expect(logCsv([{ ...row, why: 'rust - 3 leaves = much', temperatureC: -4 }])).toMatch(/,rust - 3 leaves = much,.*,-4,/);
   });
 });
 

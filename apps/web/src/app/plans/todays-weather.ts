@@ -1,6 +1,7 @@
-import { Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { Garden } from '../gardens/garden';
 
-/** What the gardener says of the weather; kept while the page is open, since it is true for today only. */
+/** What the gardener says of the weather. */
 export interface SaidWeather {
   readonly temperatureC: number | null;
   readonly warmestC: number | null;
@@ -9,11 +10,17 @@ export interface SaidWeather {
   readonly daysToFrost: number | null;
 }
 
+const nothing: SaidWeather = { temperatureC: null, warmestC: null, windKmh: null, rainInHours: null, daysToFrost: null };
+
+/** What was said of the weather of one day in one garden: it is true there and then, and forgotten with the day. */
 @Injectable({ providedIn: 'root' })
 export class TodaysWeather {
-  readonly said = signal<SaidWeather>({ temperatureC: null, warmestC: null, windKmh: null, rainInHours: null, daysToFrost: null });
+  readonly #garden = inject(Garden);
+  readonly #kept = signal({ of: '', said: nothing });
+  readonly #of = computed(() => `${this.#garden.summary().id} ${this.#garden.today()}`);
+  readonly said = computed(() => (this.#kept().of === this.#of() ? this.#kept().said : nothing));
 
   set(field: keyof SaidWeather, value: number | null): void {
-    this.said.update((said) => ({ ...said, [field]: value }));
+    this.#kept.set({ of: this.#of(), said: { ...this.said(), [field]: value } });
   }
 }

@@ -5,11 +5,11 @@ import type { WeatherSource } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
+import { Calc } from '../calc/calc';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { dayWord, instantWord } from '../shared/days';
-import { NotWeather, readWeatherFile } from './read-weather-file';
 import { WeatherBook } from './weather-book';
 import { WeatherRibbon } from './weather-ribbon';
 
@@ -27,6 +27,7 @@ const hoursInCall = 2000;
 })
 export class WeatherPage {
   readonly #api = inject(Api);
+  readonly #calc = inject(Calc);
   readonly #records = inject(Records);
   protected readonly book = inject(WeatherBook);
   protected readonly garden = inject(Garden);
@@ -64,9 +65,10 @@ export class WeatherPage {
     field.value = '';
     if (!file) return;
     await this.#attempt(async () => {
-      if (file.size > mostBytes) throw new NotWeather(`This file has ${Math.round(file.size / 1e6)} megabytes; up to 30 can be read.`);
-      const hours = readWeatherFile(await file.text(), this.garden.summary().timeZone);
-      await this.#send(crypto.randomUUID(), file.name.slice(0, 120), hours);
+      if (file.size > mostBytes) return this.fault.set(`This file has ${Math.round(file.size / 1e6)} megabytes; up to 30 can be read.`);
+      const read = await this.#calc.readWeatherFile(await file.text(), this.garden.summary().timeZone);
+      if ('refused' in read) return this.fault.set(read.refused);
+      await this.#send(crypto.randomUUID(), file.name.slice(0, 120), read.hours);
     });
     this.busy.set(null);
   }
@@ -115,7 +117,7 @@ export class WeatherPage {
     try {
       await work();
     } catch (error) {
-      this.fault.set(error instanceof NotWeather ? error.message : ApiError.from(error).message);
+      this.fault.set(ApiError.from(error).message);
     }
   }
 }

@@ -1,27 +1,51 @@
 import type { GardenContents } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
 import { dayAt } from '@field-nurse/core/timing';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startTestServer } from '../testServer';
+import { bed, fresh } from '../testRecords';
+import { emptyDatabase, startTestServer } from '../testServer';
 import type { TestServer } from '../testServer';
 import { ApiClient } from './apiClient';
-import { demoGardenId, fillGarden } from './fillGarden';
+import { demoGardenId } from './fillGarden';
+import { loadDemo } from './loadDemo';
 import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach';
 import { demoCases } from './osierReachCases';
 import { demoRounds, demoTraps } from './osierReachRounds';
 
-// The demo garden, put through the API as it is at a first start.
+// The demo garden, as it is loaded at a start that follows one which was killed in the middle of it.
 
 let server: TestServer;
 let contents: GardenContents;
+let client: ApiClient;
+let again: () => Promise<void>;
 beforeAll(async () => {
-  server = await startTestServer();
-  const client = new ApiClient(server.address);
-  const library = readLibrary(join(import.meta.dirname, '../../../../packages/library/data'));
-  await fillGarden(client, library);
+  const folder = mkdtempSync(join(tmpdir(), 'field-nurse-demo-'));
+  const libraryFile = join(folder, 'library.json');
+  writeFileSync(libraryFile, JSON.stringify(readLibrary(join(import.meta.dirname, '../../../../packages/library/data'))));
+  const databaseUrl = await emptyDatabase();
+  server = await startTestServer({ url: databaseUrl });
+  const half = new ApiClient(server.address);
+  await half.signUp({ ...demoPeople[0], password: demoPassword });
+  await half.send('post', '/api/v1/gardens', { id: demoGardenId, settings: demoSettings });
+  await half.send('put', `/api/v1/gardens/${demoGardenId}/places/${demoGardenId}`, fresh(bed));
+  again = () => loadDemo({ databaseUrl, migrationsFolder: join(import.meta.dirname, '../db/migrations'), libraryFile });
+  await again();
+  client = new ApiClient(server.address);
+  await client.send('get', '/api/v1/session');
+  await client.send('post', '/api/v1/session', { email: demoPeople[0].email, password: demoPassword });
   contents = await client.send<GardenContents>('get', `/api/v1/gardens/${demoGardenId}`);
 }, 120_000);
 afterAll(() => server.stop());
+
+test('what was half loaded is gone, and the whole is there with its clock fixed; loading again changes nothing', async () => {
+  expect(contents.places.some(({ name }) => name === bed.name)).toBe(false);
+  expect(contents.garden.fixedNow).toBe(demoNow);
+  await again();
+  expect(await client.send('get', `/api/v1/gardens/${demoGardenId}`)).toEqual(contents);
+});
 
 const zone = demoSettings.timeZone;
 const today = demoNow.slice(0, 10);
@@ -87,4 +111,13 @@ test('one new arrival is held apart, and each of its people can sign in', async 
     expect(await visitor.status('post', '/api/v1/session', { email, password: demoPassword })).toBe(200);
     expect(await visitor.status('get', `/api/v1/gardens/${demoGardenId}`)).toBe(200);
   }
+});
+
+test('one that its owner deleted is not brought back while they have gardens of their own', async () => {
+  const own = randomUUID();
+  await client.send('post', '/api/v1/gardens', { id: own, settings: demoSettings });
+  await client.send('delete', `/api/v1/gardens/${demoGardenId}`, { name: demoSettings.name });
+  await again();
+  expect(await client.status('get', `/api/v1/gardens/${demoGardenId}`)).toBe(404);
+  expect(await client.status('get', `/api/v1/gardens/${own}`)).toBe(200);
 });
