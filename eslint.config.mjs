@@ -1,4 +1,6 @@
 import js from '@eslint/js';
+import ngrx from '@ngrx/eslint-plugin/v9';
+import angular from 'angular-eslint';
 import boundaries from 'eslint-plugin-boundaries';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
@@ -43,7 +45,13 @@ export default tseslint.config(
   },
   {
     files: ['**/*.ts'],
-    extends: [...tseslint.configs.strict],
+    extends: [...tseslint.configs.strict, ...tseslint.configs.recommendedTypeCheckedOnly],
+    languageOptions: {
+      parserOptions: {
+        project: ['tsconfig.node.json', 'apps/web/tsconfig.app.json', 'apps/web/tsconfig.worker.json', 'apps/web/tsconfig.views.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     plugins: { boundaries },
     settings: { 'boundaries/elements': [...rooms, ...apps], 'import/resolver': { typescript: { noWarnOnMultipleProjects: true } } },
     rules: {
@@ -52,6 +60,12 @@ export default tseslint.config(
       '@typescript-eslint/no-invalid-void-type': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/triple-slash-reference': 'off',
+      // Angular's validators and Jest's matchers are handed on as they are.
+      '@typescript-eslint/unbound-method': 'off',
+      // A function that must give a promise may be written "async" without waiting for anything.
+      '@typescript-eslint/require-await': 'off',
+      // Node's servers take handlers that give promises, and end the process on what they throw.
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
       'boundaries/dependencies': [
         'error',
         {
@@ -67,6 +81,23 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: ['apps/web/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    extends: [...angular.configs.tsRecommended, ...ngrx.configs.all],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'fn', style: 'kebab-case' }],
+      // Effects are functions whose arrows are their whole text.
+      '@ngrx/prefer-effect-callback-in-block-statement': 'off',
+      // The reducer's own type says what each of them gives.
+      '@ngrx/on-function-explicit-return-type': 'off',
+    },
+  },
+  {
+    files: ['apps/web/src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
   prettier,
 );

@@ -13,14 +13,16 @@ test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow', isMob
 const secret = 'a secret that only this test uses, 32';
 let port: number;
 let server: Awaited<ReturnType<typeof startServer>>;
-const start = async () => (server = await startServer({ databaseUrl: process.env['DATABASE_URL']!, port, secret }));
+const start = async () => {
+  server = await startServer({ databaseUrl: process.env['DATABASE_URL']!, port, secret });
+};
 const kill = async () => {
   server.child.kill('SIGKILL');
   await server.ended;
 };
 
 test.beforeAll(async () => {
-  port = await freePort();
+  port = (await freePort()) as number;
   await start();
 });
 test.afterAll(() => kill());
@@ -32,7 +34,7 @@ async function threePlantings(page: Page): Promise<string> {
   const garden = /\/g\/([^/]+)/.exec(page.url())![1]!;
   const write = (subject: string, value: object) =>
     page.evaluate(
-      async ([address, body]) => {
+      async ([address, body]: string[]) => {
         const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)![1]!;
         const answer = await fetch(address!, {
           method: 'PUT',
@@ -204,6 +206,7 @@ test('the same round on two devices: every stop of both is kept', async ({ page,
   await expect(second.getByText('A round is under way')).toBeHidden();
 
   await page.getByRole('button', { name: 'Nothing found' }).click();
+  await expect(page.getByText('Stop 3 of 3')).toBeVisible();
   await page.getByRole('button', { name: 'Nothing found' }).click();
   await page.getByRole('button', { name: 'End the round' }).click();
   await context.setOffline(false);

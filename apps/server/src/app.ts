@@ -58,6 +58,8 @@ const routes = [
 export function createApp(deps: Deps): Koa {
   const app = new Koa({ proxy: deps.proxies > 0, maxIpsCount: deps.proxies });
   app.keys = [deps.secret];
+  // What the funnel below could not answer: callers that went away while they were being sent something.
+  app.on('error', (error: Error) => deps.log.debug({ name: error.name }, 'a caller went away'));
   app.use(errors(deps.log));
   app.use(headers(deps.secureCookies));
   if (deps.secureCookies) app.use(onlyHttps());
@@ -73,7 +75,7 @@ export function createApp(deps: Deps): Koa {
         httpOnly: true,
         sameSite: 'lax',
         secure: deps.secureCookies,
-        store: sessionStore(deps.db, deps.now) as never,
+        store: sessionStore(deps.db, deps.now),
       },
       app,
     ) as Koa.Middleware,

@@ -7,7 +7,7 @@ export function turnAwaySome(router: Router, path: string): void {
   let requests = 0;
   router.use(path, async (ctx, next) => {
     requests++;
-    if (requests % tooBusyEvery !== 0) return next();
+    if (requests % tooBusyEvery !== 0) return void (await next());
     ctx.status = 503;
     ctx.set('Retry-After', '1');
     ctx.body = { fault: 'busy' };

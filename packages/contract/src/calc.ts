@@ -35,7 +35,7 @@ const unitNames = [
   'ft',
 ] as const;
 const unit = z.enum(unitNames);
-const quantity = z.strictObject({ amount: z.number().positive().max(1e9), unit });
+const quantity = z.strictObject({ amount: z.number().min(1e-6).max(1e9), unit });
 
 /** More signs than this on one plant tell no more, and take long to weigh. */
 export const mostFindings = 60;

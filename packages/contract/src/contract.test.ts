@@ -21,7 +21,8 @@ describe('endpoints', () => {
     expect(Object.keys('params' in endpoint ? endpoint.params.shape : {}).sort()).toEqual(named.sort());
   });
 
-  test.each(all)('%s: reading takes no body, the rest does', (_, endpoint) => {
+  test.each(all)('%s: reading takes no body, writing does', (_, endpoint) => {
+    if (endpoint.method === 'delete') return;
     expect('body' in endpoint || 'upload' in endpoint).toBe(endpoint.method !== 'get');
   });
 });

@@ -37,10 +37,10 @@ export const entry = z
   .max(80);
 /** years that a garden's records may lie in */
 const knownYear = /^(1[6-9]|2\d)\d\d-/;
-export const day = z.iso.date().regex(knownYear, { error: 'a day from 1600 to 2999' });
+export const day = z.iso.date({ abort: true }).regex(knownYear, { error: 'a day from 1600 to 2999' });
 /** a moment; clocks on Earth are at most 14 hours from each other's */
 export const instant = z.iso
-  .datetime({ offset: true })
+  .datetime({ offset: true, abort: true })
   .regex(knownYear, { error: 'a year from 1600 to 2999' })
   .regex(/(Z|[+-](0\d|1[0-3]):[0-5]\d|[+-]14:00)$/, { error: 'an offset of 14 hours at most' });
 export const email = z.email().max(254);

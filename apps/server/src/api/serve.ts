@@ -49,7 +49,7 @@ export function serve<const E extends Endpoint>(
 }
 
 async function jsonBody(ctx: RouterContext): Promise<unknown> {
-  await readJson(ctx as never, () => Promise.resolve());
+  await readJson(ctx, () => Promise.resolve());
   return (ctx.request as { body?: unknown }).body;
 }
 

@@ -1,5 +1,5 @@
 import { calculations } from '@field-nurse/contract';
-import type { CalculationName, CalculationRequest } from '@field-nurse/contract';
+import type { CalculationName } from '@field-nurse/contract';
 import type { Refused } from '@field-nurse/library/answers';
 import type Router from '@koa/router';
 import { ApiError, invalidField } from '../api/apiError.js';
@@ -11,9 +11,9 @@ import type { Deps } from '../deps.js';
 export function calcRoutes(router: Router, deps: Deps): void {
   for (const name of Object.keys(calculations) as CalculationName[]) {
     serve(router, deps, calculations[name], async ({ body, ctx }: Pick<Call<(typeof calculations)[typeof name]>, 'body' | 'ctx'>) => {
-      const result = await deps.calculator.calculate(name, body as CalculationRequest<typeof name>, [], goneSignal(ctx.req, ctx.res));
+      const result = await deps.calculator.calculate(name, body, [], goneSignal(ctx.req, ctx.res));
       if ('refused' in result) throw asApiError(result.refused);
-      return result.answer as never;
+      return result.answer;
     });
   }
 }

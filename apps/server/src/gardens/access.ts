@@ -1,8 +1,8 @@
 import type { Endpoint, GardenSummary, Person } from '@field-nurse/contract';
 import { and, eq } from 'drizzle-orm';
-import type { Context } from 'koa';
 import { ApiError, notFound } from '../api/apiError.js';
 import type { Deps } from '../deps.js';
+import { sessionDataOf } from '../people/sessionOf.js';
 import { people } from '../people/tables.js';
 import { tokenHolder } from '../sharing/tokenQueries.js';
 import type { TokenHolder } from '../sharing/tokenQueries.js';
@@ -30,13 +30,13 @@ const mayIn: Readonly<Record<Exclude<Endpoint['access'], 'open' | 'person'>, rea
  */
 export async function requireAccess(
   deps: Deps,
-  ctx: { readonly session?: Context['session']; get(header: string): string },
+  ctx: { get(header: string): string },
   { access: wanted, signedIn: inPerson, stateless }: Endpoint,
   params: { readonly garden?: string } | undefined,
 ): Promise<Access> {
   const header = ctx.get('Authorization');
   if (header) return byToken(deps, header, inPerson ? 'person' : wanted, params?.garden);
-  const person = await signedIn(deps, ctx.session);
+  const person = await signedIn(deps, ctx);
   if (wanted === 'open' && !(stateless && !deps.openCalc)) return { person, role: null };
   if (!person) throw new ApiError(401, 'sign-in', 'Sign in first.');
   if (wanted === 'person' || wanted === 'open') return { person, role: null };
@@ -73,11 +73,14 @@ function requireRole(role: Role | undefined, wanted: keyof typeof mayIn): Role {
 
 const seenEveryMs = 60 * 60 * 1000;
 
-async function signedIn({ db, now }: Deps, session: Context['session']): Promise<Person | null> {
-  const personId = session?.['person'];
-  if (typeof personId !== 'string') return null;
-  const [row] = await db.select({ id: people.id, name: people.name, email: people.email }).from(people).where(eq(people.id, personId));
-  if (row && now().getTime() - Date.parse(String(session!['seenAt'])) > seenEveryMs) session!['seenAt'] = now().toISOString();
+async function signedIn({ db, now }: Deps, ctx: object): Promise<Person | null> {
+  const session = sessionDataOf(ctx);
+  if (!session) return null;
+  const [row] = await db
+    .select({ id: people.id, name: people.name, email: people.email })
+    .from(people)
+    .where(eq(people.id, session.person));
+  if (row && now().getTime() - Date.parse(session.seenAt) > seenEveryMs) session.seenAt = now().toISOString();
   return row ?? null;
 }
 

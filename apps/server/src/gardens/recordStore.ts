@@ -35,7 +35,7 @@ export async function putRecord(tx: Tx, subject: Subject, gardenId: string, reco
   await tx
     .insert(table)
     .values({ ...record, gardenId } as never)
-    .onConflictDoUpdate({ target: [table.gardenId, table.id], set: record as never });
+    .onConflictDoUpdate({ target: [table.gardenId, table.id], set: record });
 }
 
 export async function removeRecord(tx: Tx, subject: Subject, gardenId: string, recordId: string): Promise<void> {

@@ -10,7 +10,7 @@ const hashed = /-[A-Z0-9]{8}\.\w+$/i;
 export function pages(folder: string): Middleware {
   const index = readFileSync(join(folder, 'index.html'), 'utf8');
   return async (ctx, next) => {
-    if (ctx.path.startsWith('/api/') || !['GET', 'HEAD'].includes(ctx.method)) return next();
+    if (ctx.path.startsWith('/api/') || !['GET', 'HEAD'].includes(ctx.method)) return void (await next());
     if (/\.\w+$/.test(ctx.path) && ctx.path !== '/index.html') {
       const immutable = hashed.test(ctx.path);
       await send(ctx, ctx.path, { root: folder, brotli: true, gzip: true, immutable, maxAge: immutable ? yearMs : 0 }).catch(

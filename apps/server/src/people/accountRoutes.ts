@@ -12,6 +12,7 @@ import { hashPassword, isRight, refuseWeak } from './passwords.js';
 import { addReset, deletePerson, passwordHashOf, personByEmail, setPassword, takeReset } from './queries.js';
 import { sessionOf, signedOut } from './routes.js';
 import { newSecret } from './secrets.js';
+import { sessionDataOf } from './sessionOf.js';
 import { endSession, endSessionsOf, sessionsOf } from './sessionStore.js';
 
 const hourMs = 60 * 60 * 1000;
@@ -33,7 +34,7 @@ export function accountRoutes(router: Router, deps: Deps): void {
     const passwordHash = await hashPassword(body.password);
     await db.transaction(async (tx) => {
       await setPassword(tx, person.id, passwordHash);
-      await endSessionsOf(tx, person.id, String(ctx.session!['id']));
+      await endSessionsOf(tx, person.id, sessionDataOf(ctx)?.id);
       await note(tx, { at: now(), kind: 'password-changed', personId: person.id, by: person.name, about: 'password', address: ctx.ip });
     });
     return sessionOf(deps, person.id);
@@ -65,13 +66,13 @@ export function accountRoutes(router: Router, deps: Deps): void {
     return {};
   });
 
-  serve(router, deps, endpoints.sessions, ({ access, ctx }) => sessionsOf(db, access.person!.id, String(ctx.session!['id'])));
+  serve(router, deps, endpoints.sessions, ({ access, ctx }) => sessionsOf(db, access.person!.id, sessionDataOf(ctx)?.id));
 
   serve(router, deps, endpoints.endSession, async ({ params, access, ctx }) => {
     const { id, name } = access.person!;
     if (!(await endSession(db, id, params.session))) throw notFound('This device');
     await note(db, { at: now(), kind: 'session-ended', personId: id, by: name, about: 'a device', address: ctx.ip });
-    return sessionsOf(db, id, String(ctx.session!['id']));
+    return sessionsOf(db, id, sessionDataOf(ctx)?.id);
   });
 
   serve(router, deps, endpoints.accountLog, ({ access }) => eventsOf(db, { personId: access.person!.id }, 50));

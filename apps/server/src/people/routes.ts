@@ -11,6 +11,7 @@ import { note } from '../security/securityLog.js';
 import { hashPassword, isRight, refuseWeak } from './passwords.js';
 import { addPerson, personByEmail, personById } from './queries.js';
 import type { SessionData } from './sessionStore.js';
+import { beginSession } from './sessionOf.js';
 import { handOutToken } from './siteToken.js';
 
 /** Sign in, sign up, sign out. */
@@ -60,12 +61,11 @@ export function signedOut(deps: Deps, ctx: RouterContext): Session {
   return { person: null, gardens: [] };
 }
 
-/** Start a signed-in session under a fresh key, so that a key planted before sign-in is worth nothing. */
+/** Sign somebody in on this device. */
 export async function begin(ctx: RouterContext, deps: Deps, personId: string): Promise<Session> {
   const at = deps.now().toISOString();
   const data: SessionData = { id: randomUUID(), person: personId, begunAt: at, seenAt: at, device: deviceOf(ctx) };
-  ctx.session = data as never;
-  await ctx.session!.regenerate();
+  await beginSession(ctx, data);
   handOutToken(deps, ctx);
   return sessionOf(deps, personId);
 }

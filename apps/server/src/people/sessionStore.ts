@@ -16,7 +16,7 @@ export interface SessionData {
   readonly id: string;
   readonly person: string;
   readonly begunAt: string;
-  readonly seenAt: string;
+  seenAt: string;
   readonly device: string;
 }
 

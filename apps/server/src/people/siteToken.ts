@@ -2,6 +2,7 @@ import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { Context } from 'koa';
 import { ApiError } from '../api/apiError.js';
 import type { Deps } from '../deps.js';
+import { sessionDataOf } from './sessionOf.js';
 
 const cookieName = 'XSRF-TOKEN';
 const headerName = 'X-XSRF-TOKEN';
@@ -35,7 +36,7 @@ export function handOutToken(site: Site, ctx: Context): void {
 }
 
 function tokenOf({ secret }: Site, nonce: string, ctx: Context): string {
-  const session = String(ctx.session?.['id'] ?? 'nobody');
+  const session = sessionDataOf(ctx)?.id ?? 'nobody';
   return `${nonce}.${createHmac('sha256', secret).update(`site token ${nonce} ${session}`).digest('base64url')}`;
 }
 

@@ -94,7 +94,7 @@ export function hoursFromRows(
     const at = instantOfCell(row[time], timeZone);
     if (at === null) return tell({ code: 'no-time', row: i + 1, cell: cellWord(row[time]) });
     const hour = Math.floor(at / hourMs) * hourMs;
-    const known: Known = byHour.get(hour) ?? new Map();
+    const known = byHour.get(hour) ?? (new Map() as Known);
     byHour.set(hour, known);
     for (const [quantity, { head, toSi }] of columns) {
       const value = numberOf(row[head]);
@@ -124,7 +124,7 @@ function columnsOf(heads: readonly string[]): Map<Quantity, Column> {
 }
 
 function instantOfCell(cell: unknown, timeZone: string): number | null {
-  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/.exec(String(cell ?? '').trim());
+  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/.exec(textOf(cell));
   if (!match) return null;
   const [, day, clock, offset] = match;
   try {
@@ -139,11 +139,20 @@ function instantOfCell(cell: unknown, timeZone: string): number | null {
 
 /** `null` for an empty cell, NaN for what is no number. */
 function numberOf(cell: unknown): number | null {
-  const text = String(cell ?? '').trim();
+  const text = textOf(cell);
   return text === '' || /^(na|n\/a|null|-+)$/i.test(text) ? null : Number(text.replace(',', '.'));
 }
 
-const cellWord = (cell: unknown) => String(cell ?? '').slice(0, 30);
+/** What stands in a cell; a list or an object in it is nothing that could be read. */
+const textOf = (cell: unknown): string =>
+  typeof cell === 'string'
+    ? cell.trim()
+    : typeof cell === 'number' || typeof cell === 'boolean'
+      ? String(cell)
+      : cell
+        ? JSON.stringify(cell)
+        : '';
+const cellWord = (cell: unknown) => textOf(cell).slice(0, 30);
 
 function hourOf(at: number, known: Known): WeatherHour {
   const of = (quantity: Quantity): number | null => {

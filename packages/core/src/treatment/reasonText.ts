@@ -57,10 +57,10 @@ export function reasonText({ code, facts = {} }: Reason): string {
   return sentences[code](facts);
 }
 
-const count = (value: unknown, one: string, many: string) => `${value} ${Number(value) === 1 ? one : many}`;
+const count = (value: unknown, one: string, many: string) => `${String(value)} ${Number(value) === 1 ? one : many}`;
 const days = (value: unknown) => count(value, 'day', 'days');
 const hours = (value: unknown) => count(value, 'hour', 'hours');
-const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${value} times`);
+const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${String(value)} times`);
 const stagePlurals: Readonly<Record<string, string>> = {
   egg: 'eggs',
   larva: 'larvae',

@@ -1,6 +1,5 @@
 import type { CalculationAnswer, CalculationName, CalculationRequest } from '@field-nurse/contract';
 import { mixFor } from '@field-nurse/core/dose';
-import type { MixQuestion } from '@field-nurse/core/dose';
 import { progress } from '@field-nurse/core/recovery';
 import { sample } from '@field-nurse/core/sampling';
 import type { Library } from '../entries.js';
@@ -16,7 +15,7 @@ const answers: Answers = {
   differential: answerDifferential,
   options: answerOptions,
   mix: (_, request) => {
-    const answer = mixFor(request as MixQuestion);
+    const answer = mixFor(request);
     if ('mix' in answer) return answer.mix as CalculationAnswer<'mix'>;
     const { code, text } = answer.refused;
     throw code === 'label-max'

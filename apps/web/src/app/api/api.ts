@@ -34,7 +34,7 @@ export class Api {
 
   /** Call an endpoint by its method and path in the contract. */
   send<R extends keyof Routes>(route: R, ...[call]: ArgumentsOf<Routes[R]>): Observable<AnswerOf<Routes[R]>> {
-    return this.#request(route, (call ?? {}) as AnyCall);
+    return this.#request(route, call ?? {});
   }
 
   health = () => this.send('get /api/health');

@@ -30,7 +30,7 @@ test('the working diagnosis keeps what it was taken for before, with day and rea
   ];
   const { page, text, told, type, set } = await show(WorkingDiagnosis, { history });
   const explained = told('explained');
-  const [first, second] = page.getAllByRole('listitem').map((item) => item.textContent!);
+  const [first, second] = page.getAllByRole('listitem').map((item) => item.textContent);
   expect(first).toMatch(/Leek and garlic rust.*1 Jul, at first.*orange dust/);
   expect(second).toMatch(/Leek moth and Onion thrips.*8 Jul/);
   await type('Why (if you like)', '  a net cocoon ');
@@ -81,7 +81,7 @@ test('the story goes by days: found, taken for, chosen, done, looked, sent', asy
     { garden: { cases: [one], decisions: [decision], applications: [application], looks: [look] }, providers: [book(sent)] },
   );
   const days = page.getByRole('region', { name: 'How it went' }).querySelectorAll('ol > li');
-  const lines = [...days].map((day) => day.textContent!.replace(/\s+/g, ' ').trim());
+  const lines = [...days].map((day) => day.textContent.replace(/\s+/g, ' ').trim());
   expect(lines[0]).toMatch(/^1 Jul.*Opened/);
   for (const words of ['Orange or brown pustules', 'Not there: Neat row of pale dots', 'Taken for Leek and garlic rust', 'Chosen: Sulphur'])
     expect(lines[0]).toContain(words);

@@ -35,7 +35,7 @@ async function reckon({ cases, plantings = [planting], readFails = false, tests 
       return readWords(
         reference,
         text,
-        reference.hosts.find(({ id }) => id === host)!,
+        reference.hosts.find(({ id }) => id === host),
       );
     },
     differential: async (request: DifferentialRequest) => {

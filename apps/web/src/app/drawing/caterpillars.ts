@@ -131,10 +131,10 @@ export const caterpillars: Readonly<Record<string, Draw>> = {
     inked('M12 10Q50 2 88 10L88 15Q50 8 12 15Z', 'amber', 1),
     stroke('M50 9V22', 1.6),
     inked('M50 20C66 30 68 62 50 94C32 62 34 30 50 20Z', 'brown', 1.3),
-    ...Array.from({ length: 22 }, (_, i) => {
+    ...Array.from({ length: 22 }, (_, i): Shape => {
       const y = 28 + i * 2.6;
       const x = 50 + (random() - 0.5) * 22 * Math.sin(((y - 20) / 74) * Math.PI);
-      return { d: `M${x - 5} ${y - 3}L${x + 5} ${y + 4}`, fill: (i % 2 ? 'leaf-deep' : 'olive') as Tone, line: -2 };
+      return { d: `M${x - 5} ${y - 3}L${x + 5} ${y + 4}`, fill: i % 2 ? 'leaf-deep' : 'olive', line: -2 };
     }),
     inked(ellipse([50, 20], 5, 4), 'dark', 0.9),
   ],

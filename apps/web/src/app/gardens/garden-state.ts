@@ -61,7 +61,7 @@ const change = (
   update: (records: EntityState<{ id: string }>) => EntityState<{ id: string }>,
 ): GardenState => ({
   ...state,
-  records: { ...state.records, [subject]: update(state.records[subject] as EntityState<{ id: string }>) },
+  records: { ...state.records, [subject]: update(state.records[subject]) },
 });
 
 const fill = (contents: GardenContents) =>
@@ -90,7 +90,7 @@ export const gardenFeature = createFeature({
   ),
   extraSelectors: ({ selectRecords, selectGarden }) => {
     const { selectAll } = adapter.getSelectors();
-    const all = <S extends Subject>(subject: S) =>
+    const selectRecordsOf = <S extends Subject>(subject: S) =>
       createSelector(selectRecords, (records) => selectAll(records[subject] as EntityState<{ id: string }>) as unknown as Stored<S>[]);
     return {
       selectContents: createSelector(selectRecords, selectGarden, (records, garden): GardenContents | null =>
@@ -101,22 +101,22 @@ export const gardenFeature = createFeature({
             } as GardenContents)
           : null,
       ),
-      selectPlaces: all('places'),
-      selectPlantings: all('plantings'),
-      selectCases: all('cases'),
-      selectDecisions: all('decisions'),
-      selectApplications: all('applications'),
-      selectLooks: all('looks'),
-      selectTraps: all('traps'),
-      selectCatches: all('catches'),
-      selectRounds: all('rounds'),
-      selectStops: all('stops'),
-      selectGaugings: all('gaugings'),
-      selectChores: all('chores'),
-      selectThresholds: all('thresholds'),
-      selectOwnEntries: all('ownEntries'),
-      selectClinicSamples: all('clinicSamples'),
-      selectComments: all('comments'),
+      selectPlaces: selectRecordsOf('places'),
+      selectPlantings: selectRecordsOf('plantings'),
+      selectCases: selectRecordsOf('cases'),
+      selectDecisions: selectRecordsOf('decisions'),
+      selectApplications: selectRecordsOf('applications'),
+      selectLooks: selectRecordsOf('looks'),
+      selectTraps: selectRecordsOf('traps'),
+      selectCatches: selectRecordsOf('catches'),
+      selectRounds: selectRecordsOf('rounds'),
+      selectStops: selectRecordsOf('stops'),
+      selectGaugings: selectRecordsOf('gaugings'),
+      selectChores: selectRecordsOf('chores'),
+      selectThresholds: selectRecordsOf('thresholds'),
+      selectOwnEntries: selectRecordsOf('ownEntries'),
+      selectClinicSamples: selectRecordsOf('clinicSamples'),
+      selectComments: selectRecordsOf('comments'),
     };
   },
 });

@@ -1,6 +1,7 @@
 import type { Place, Shape } from '@field-nurse/contract';
 import { corners } from '@field-nurse/core/ground';
 import type { PlanShape } from '@field-nurse/core/ground';
+import { firstLetters } from '../shared/first-letters';
 import { placeKindWords } from '../shared/words';
 
 interface Feature {
@@ -68,10 +69,8 @@ export function fromGeoJson(text: string): IncomingPlace[] {
   const flat = file.coordinates === 'local-metres' ? ([x, y]: Position) => [x, 0 - y] as const : projection(rings[0]!.ring[0]!);
   return rings.map(({ feature, ring }, i) => {
     const { properties } = feature;
-    const name =
-      String(properties?.['name'] ?? '')
-        .trim()
-        .slice(0, 120) || `Place ${i + 1}`;
+    const given = properties?.['name'];
+    const name = (typeof given === 'string' && firstLetters(given.trim(), 120)) || `Place ${i + 1}`;
     return {
       id: typeof feature.id === 'string' ? feature.id : null,
       name,
@@ -122,5 +121,5 @@ function shapeOf(kept: unknown, ring: readonly Position[]): Shape {
   const sound =
     (shape?.kind === 'rectangle' && [shape.x, shape.y, shape.width, shape.depth, shape.turn].every(Number.isFinite)) ||
     (shape?.kind === 'circle' && [shape.x, shape.y, shape.radius].every(Number.isFinite));
-  return sound ? shape! : { kind: 'outline', points: ring.map(([x, y]) => [x, y]) };
+  return sound ? shape : { kind: 'outline', points: ring.map(([x, y]) => [x, y]) };
 }

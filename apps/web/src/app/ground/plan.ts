@@ -147,7 +147,7 @@ export class Plan {
     if (this.#zoom) select(this.svg().nativeElement).call(this.#zoom.transform, zoomIdentity);
   }
 
-  protected onClick(event: MouseEvent): void {
+  protected onPointerUp(event: PointerEvent): void {
     if (this.picking()) this.picked.emit(at({ sourceEvent: event }, this.scene().nativeElement));
   }
 

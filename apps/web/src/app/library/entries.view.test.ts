@@ -58,7 +58,7 @@ describe('the library', () => {
 
   test('is narrowed to a plant and to a group', async () => {
     const count = async (inputs: Readonly<Record<string, string>>) =>
-      Number.parseInt((await show(LibraryPage, inputs, reading)).page.getByRole('status').textContent!);
+      Number.parseInt((await show(LibraryPage, inputs, reading)).page.getByRole('status').textContent);
     const [leek, friends] = [await count({ host: 'leek' }), await count({ group: 'friends' })];
     expect(leek).toBeGreaterThan(10);
     expect(leek).toBeLessThan(268);

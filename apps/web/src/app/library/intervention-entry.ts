@@ -14,7 +14,7 @@ import { Library } from './library';
     <header>
       <h1>{{ one().name }}</h1>
       <p class="fn-small">
-        {{ rungs[one().rung].word }}
+        {{ rungs[one().rung]?.word }}
         @if (one().names.length > 0) {
           · also called {{ one().names.join(', ') }}
         }

@@ -1,4 +1,4 @@
-import type { Condition, Host, Library as LibraryIndex, OwnKind, Sign } from '@field-nurse/library';
+import type { Condition, Host, Library as LibraryIndex, OwnEntryFacts, OwnKind, Sign } from '@field-nurse/library';
 
 /** An entry that is being written: of one of the kinds that a garden may have of its own. */
 export type Draft = Condition | Sign | Host;
@@ -16,7 +16,7 @@ export const idOf = (name: string): string =>
 export function draftFrom(known: Draft, name: string): Draft {
   const { latin: _, eppo: __, ...rest } = known as Condition;
   const fresh = { ...rest, id: idOf(name), name };
-  return ('lookalikes' in known ? { ...fresh, names: [], lookalikes: [], follows: [], carries: [] } : fresh) as Draft;
+  return 'lookalikes' in known ? { ...fresh, names: [], lookalikes: [], follows: [], carries: [] } : fresh;
 }
 
 export type HostLevel = 'often' | 'sometimes' | 'seldom';
@@ -86,7 +86,9 @@ export function readOwnFile(text: string): OwnFile['entries'] | string {
   if (file?.format !== 'field-nurse-library' || file.version !== 1 || !Array.isArray(file.entries))
     return 'This is not a file of library entries: it wants format “field-nurse-library”, version 1, and a list of entries.';
   const kinds: readonly string[] = ['conditions', 'signs', 'hosts'];
-  const broken = file.entries.findIndex((one) => !kinds.includes(one?.kind) || typeof one.entry?.id !== 'string');
+  const broken = file.entries.findIndex(
+    (one: Partial<OwnEntryFacts> | null) => !kinds.includes(one?.kind ?? '') || typeof one?.entry?.id !== 'string',
+  );
   return broken < 0 ? file.entries : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
 }
 

@@ -161,11 +161,11 @@ export class OwnEntryPage {
   protected readonly foundModels = computed(() => matching(entriesOf(this.library.index(), this.kind()), this.typedModel()));
 
   protected set(change: Partial<Condition> & Partial<Sign> & Partial<Host>): void {
-    this.draft.update((draft) => draft && ({ ...draft, ...change } as Draft));
+    this.draft.update((draft) => draft && { ...draft, ...change });
   }
 
   protected rename(name: string): void {
-    this.draft.update((draft) => draft && ({ ...draft, name, ...(this.isNew() && { id: draftFrom(draft, name).id }) } as Draft));
+    this.draft.update((draft) => draft && { ...draft, name, ...(this.isNew() && { id: draftFrom(draft, name).id }) });
   }
 
   protected readonly comma = /,/;

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import type { Stored, Subject } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { gardenFeature } from '../gardens/garden-state';
 import { fieldWord, subjectWords } from './field-words';
@@ -83,8 +82,11 @@ export class AsideCard {
       .map(([name, value]) => ({ name, word: fieldWord(name), value, kind: kindOf(value) })),
   );
 
-  protected text = ({ name, value }: Shown): string => String(this.#changed()[name] ?? value ?? '');
-  protected isLong = ({ value }: Shown): boolean => String(value).length > 40;
+  protected text({ name, value }: Shown): string | number {
+    const now = this.#changed()[name] ?? value;
+    return typeof now === 'string' || typeof now === 'number' ? now : '';
+  }
+  protected isLong = ({ value }: Shown): boolean => typeof value === 'string' && value.length > 40;
   protected json = (value: unknown): string => JSON.stringify(value);
   protected number = (typed: string): number | null => (typed === '' ? null : Number(typed));
 
@@ -94,7 +96,7 @@ export class AsideCard {
 
   protected send(): void {
     const one = this.one();
-    const current = one.subject === 'photos' ? undefined : (this.#records()[one.subject].entities[one.id] as Stored<Subject> | undefined);
+    const current = one.subject === 'photos' ? undefined : this.#records()[one.subject].entities[one.id];
     // A record that this device only shows as it would be is no record yet.
     const isNew = one.write?.version === 0;
     void this.offline.sendAgain(one, one.write ? this.#changed() : { ...one.lost, ...this.#changed() }, isNew ? undefined : current);

@@ -2,7 +2,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
-import type { Session, WeatherAnswer } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { IDBFactory, IDBKeyRange, indexedDB } from 'fake-indexeddb';
 import Dexie from 'dexie';
@@ -167,9 +166,9 @@ test('a garden that was left is forgotten with all that was to be sent to it', a
 test('signing out forgets session, garden and weather, and not what waits', async () => {
   const { offline } = start(gone);
   await offline.open(garden);
-  await offline.saveSession({ person: null, gardens: [] } as Session);
+  await offline.saveSession({ person: null, gardens: [] });
   await offline.saveGarden(contents);
-  await offline.saveWeather(garden, { hours: [], forecast: null, station: null } as WeatherAnswer);
+  await offline.saveWeather(garden, { hours: [], forecast: null, station: null });
   await offline.keep(garden, 'places', id, 0, value, null);
   expect(await offline.gardenCopy(garden)).toMatchObject({ id: garden });
   await offline.forget();

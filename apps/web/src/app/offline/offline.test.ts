@@ -165,7 +165,7 @@ describe('sending what waits', () => {
 
   test('what was refused is set aside whole, so that it can be corrected and sent again', async () => {
     await db.writes.add(waiting({ version: 0, base: null }));
-    await send({ write: () => refuse(400, 'invalid'), sendPhoto: () => of() as never });
+    await send({ write: () => refuse(400, 'invalid'), sendPhoto: () => of() });
     expect(await db.aside.toArray()).toMatchObject([{ write: { value: { name: 'Long bed' }, version: 0 } }]);
   });
 

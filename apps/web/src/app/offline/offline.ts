@@ -70,8 +70,8 @@ export class Offline {
       id,
       change: crypto.randomUUID(),
       version,
-      value: value as Fields,
-      base: base as Fields | null,
+      value: value,
+      base: base,
       at: new Date().toISOString(),
     });
   }

@@ -134,7 +134,7 @@ async function settle(db: LocalDb, write: WaitingWrite, record: Stored<Subject>)
 
 /** Later writes to the same record keep the version that they were made from: they meet the merged record and are merged in turn. */
 async function mergeInto(db: LocalDb, mine: WaitingWrite, theirs: Stored<Subject>): Promise<void> {
-  const { value, lost } = merge(mine.base, mine.value, theirs as unknown as Record<string, unknown>);
+  const { value, lost } = merge(mine.base, mine.value, theirs);
   await db.transaction('rw', db.writes, db.aside, async () => {
     if (Object.keys(lost).length > 0)
       await db.aside.add({ ...asideOf(mine), why: 'Somebody else had changed the same by then; theirs stands.', lost });

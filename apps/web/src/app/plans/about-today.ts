@@ -8,7 +8,6 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { fromField, measures, toField } from '../shared/units';
 import { hidingWords } from '../shared/words';
-import type { SaidWeather } from './todays-weather';
 import { TodaysWeather } from './todays-weather';
 
 export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen'>;
@@ -120,7 +119,7 @@ export class AboutToday {
     const typed = input.value === '' ? null : Number(input.value);
     const si = field.measure ? fromField(field.measure, typed, this.#system) : typed;
     const held = si === null ? null : Math.min(field.high, Math.max(field.low, si));
-    this.#weather.set(field.name as keyof SaidWeather, held);
+    this.#weather.set(field.name, held);
     if (held !== si) input.value = String((field.measure ? toField(field.measure, held, this.#system) : held) ?? '');
   }
 }

@@ -1,4 +1,3 @@
-import type { OptionsAnswer } from '@field-nurse/contract';
 import { answerOptions } from '@field-nurse/library/answers';
 import { reference, show } from '../testing/show';
 import { OptionCard } from './option-card';
@@ -9,7 +8,7 @@ const { options } = answerOptions(reference, {
   conditions: ['green-aphid'],
   setting: 'outdoor',
   plants: 3,
-} as never) as OptionsAnswer;
+} as never);
 const option = (id: string) => options.find((one) => one.id === id)!;
 const inputs = { option: option('insecticidal-soap'), plants: 3 };
 

@@ -24,7 +24,7 @@ const task = (id: string, months: number[]) => ({
 const summer = task('summer', [6, 7, 8]);
 const winter = task('winter', [12, 1, 2]);
 
-function start({ latitude = 51 as number | null, loaded = true } = {}) {
+function start({ latitude = 51, loaded = true }: { latitude?: number | null; loaded?: boolean } = {}) {
   const chores = signal<Chore[]>([]);
   TestBed.configureTestingModule({
     providers: [

@@ -30,9 +30,9 @@ export type LookValue = Omit<Written<'looks'>, 'caseId' | 'plantingId'>;
           [severity]="severity() / 100"
         />
         <div class="how">
-          <label id="severity"
-            >Severity: <b>{{ severity() }} %</b> of the plant</label
-          >
+          <p id="severity">
+            Severity: <b>{{ severity() }} %</b> of the plant
+          </p>
           <mat-slider min="0" max="100" step="1" discrete>
             <input matSliderThumb aria-labelledby="severity" [value]="severity()" (valueChange)="severity.set($event)" />
           </mat-slider>

@@ -13,7 +13,7 @@ const stop: Stop = {
   version: 1,
   ...stopOf(emptyDraft(undefined), { roundId: 'r', plantingId: 'leeks', lookedAt: '2026-07-14T07:00:00.000Z', caseId: null }),
   clockMended: false,
-} as Stop;
+};
 const records: RoundRecords = { ...contents, stops: [], today, timeZone: 'Europe/London' };
 const knowledge: RoundKnowledge = {
   riskOf: () => ({ risk: 0.3, feared: 'Leek moth' }),

@@ -1,3 +1,4 @@
+import { firstLetters } from './first-letters';
 import { dayWord, fromToday, instantWord, longDay } from './days';
 import { sameQuestion } from './keep-latest';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, toField } from './units';
@@ -52,4 +53,14 @@ describe('units', () => {
 test('two questions that say the same are one', () => {
   expect(sameQuestion({ a: [1] }, { a: [1] })).toBe(true);
   expect(sameQuestion({ a: [1] }, { a: [2] })).toBe(false);
+});
+
+test.each([
+  ['short', 120, 'short'],
+  ['leek', 3, 'lee'],
+  ['ab🌱', 3, 'ab'],
+  ['ab👩‍🌾c', 5, 'ab'],
+  ['e\u0301x', 2, 'e\u0301'],
+])('the first letters of %j, %d at most, are never half of one', (text, most, first) => {
+  expect(firstLetters(text, most)).toBe(first);
 });

@@ -9,7 +9,7 @@ import { WeatherBook } from '../weather/weather-book';
 import { reference } from './show';
 
 /** What the reasoner makes of a plant, with the reference library. */
-export const answerTo = (request: DifferentialRequest): DifferentialAnswer => answerDifferential(reference, request) as DifferentialAnswer;
+export const answerTo = (request: DifferentialRequest): DifferentialAnswer => answerDifferential(reference, request);
 
 /** The computation, where a page asks for it, without its worker. */
 export const reader = {

@@ -86,7 +86,9 @@ export class TodayPage {
   });
   protected readonly heading = computed(() => longDay(this.garden.today()));
   protected readonly isQuiet = computed(() =>
-    [...Object.values(this.agenda()), this.book.due(), this.traps(), this.held()].every((list: readonly unknown[]) => list.length === 0),
+    [...(Object.values(this.agenda()) as (readonly unknown[])[]), this.book.due(), this.traps(), this.held()].every(
+      (list) => list.length === 0,
+    ),
   );
   protected readonly summary = computed(() => {
     const { keepOut, toDecide } = this.agenda();

@@ -7,6 +7,7 @@ import { RouterLink } from '@angular/router';
 import type { Catch, Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
 import { ApiError } from '../api/api-error';
+import { firstLetters } from '../shared/first-letters';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
@@ -82,7 +83,7 @@ export class TrapPage {
   }
 
   protected addKind(field: HTMLInputElement): void {
-    const what = field.value.trim().slice(0, 120);
+    const what = firstLetters(field.value.trim(), 120);
     field.value = '';
     if (what && !this.draft().caught.some((one) => one.what === what)) this.note({ caught: [...this.draft().caught, { what, count: 1 }] });
   }

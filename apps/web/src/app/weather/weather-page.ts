@@ -9,6 +9,7 @@ import { Calc } from '../calc/calc';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
+import { firstLetters } from '../shared/first-letters';
 import { dayWord, instantWord } from '../shared/days';
 import { WeatherBook } from './weather-book';
 import { WeatherRibbon } from './weather-ribbon';
@@ -68,7 +69,7 @@ export class WeatherPage {
       if (file.size > mostBytes) return this.fault.set(`This file has ${Math.round(file.size / 1e6)} megabytes; up to 30 can be read.`);
       const read = await this.#calc.readWeatherFile(await file.text(), this.garden.summary().timeZone);
       if ('refused' in read) return this.fault.set(read.refused);
-      await this.#send(crypto.randomUUID(), file.name.slice(0, 120), read.hours);
+      await this.#send(crypto.randomUUID(), firstLetters(file.name, 120), read.hours);
     });
     this.busy.set(null);
   }
