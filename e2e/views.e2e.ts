@@ -48,6 +48,14 @@ const gardenViews: readonly View[] = [
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },
   { name: 'Settings', open: (page) => goTo(page, 'Settings'), shows: heading('This garden') },
+  {
+    name: 'Account',
+    open: async (page) => {
+      await goTo(page, 'Settings');
+      await page.getByRole('link', { name: /^Password, devices/ }).click();
+    },
+    shows: heading('Devices'),
+  },
 ];
 
 const formViews: readonly View[] = [

@@ -76,7 +76,9 @@ test('a thousand acknowledged writes outlive the killing of the server and of it
     expect(new Map(places.map(({ id, name }) => [id, name]))).toEqual(acknowledged);
     expect(places.every(({ version }) => version === 1)).toBe(true);
   } finally {
-    server.child.kill('SIGKILL');
+    // Asked to, it stops by itself.
+    server.child.kill('SIGTERM');
+    await server.ended;
     cluster.stop();
     rmSync(folder, { recursive: true, force: true });
   }

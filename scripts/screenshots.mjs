@@ -24,7 +24,6 @@ const pictures = [
   { name: 'ground', path: 'ground' },
   { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
-  { name: 'compare', cause: 'Thrips', tab: '/compare/thrips/spider-mite' },
   { name: 'cases', path: 'cases' },
   { name: 'case', cause: 'Soft scale' },
   { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
@@ -34,6 +33,7 @@ const pictures = [
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
   { name: 'weather', path: 'weather', look: 'dark' },
+  { name: 'people', path: 'settings', at: 'People' },
   { name: 'library', path: 'library' },
   { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
@@ -94,7 +94,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', at, size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -106,6 +106,7 @@ async function show(page, garden, { path, cause, tab = '', size = wide, look = '
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
+  if (at) await page.getByRole('heading', { name: at, exact: true }).evaluate((heading) => heading.scrollIntoView());
   // The worker answers after the page is there.
   if (cause) await page.waitForFunction(() => !/Weighing the causes|Judging the options/.test(document.body.textContent ?? ''));
 }

@@ -74,3 +74,5 @@ const stop = () => {
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);
 // Started by the start command: when that is gone, so is its server.
 if (process.connected) process.once('disconnect', stop);
+// The line itself keeps nothing running.
+process.channel?.unref();

@@ -15,3 +15,5 @@ const stop = () => {
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);
 // Started by the start command: when that is gone, so is what it started.
 if (process.connected) process.once('disconnect', stop);
+// The line itself keeps nothing running.
+process.channel?.unref();

@@ -44,9 +44,9 @@ export type {
   HostFacts,
   Knowledge,
   Neighbour,
-  Onset,
   Pattern,
   Setting,
   Sighting,
   SignFacts,
 } from './knowledge.js';
+export type { Onset } from './onset.js';

@@ -1,10 +1,10 @@
 import type { ClinicTest } from './clinicTest.js';
+import type { Onset } from './onset.js';
 import type { LanguageFacts } from './text/language.js';
 
 /** How often a sign is seen where a condition is at work. */
 export type Frequency = 'always' | 'often' | 'sometimes' | 'seldom' | 'never';
 export type Setting = 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic';
-export type Onset = 'overnight' | 'days' | 'weeks' | 'season';
 export type Pattern = 'one-plant' | 'patches' | 'whole-planting' | 'one-side' | 'edges' | 'scattered';
 
 export interface HostFacts {

@@ -1,4 +1,5 @@
-import type { Circumstances, ConditionFacts, Onset } from './knowledge';
+import type { Circumstances, ConditionFacts } from './knowledge';
+import type { Onset } from './onset';
 import { priorLogOdds, susceptibility } from './prior';
 import { testKnowledge } from './testKnowledge';
 

@@ -1,4 +1,5 @@
-import type { Circumstances, ConditionFacts, HostFacts, Onset, Setting } from './knowledge.js';
+import type { Circumstances, ConditionFacts, HostFacts, Setting } from './knowledge.js';
+import type { Onset } from './onset.js';
 import { commonnessTable } from './probabilityTable.js';
 
 /** One circumstance and the factor by which it multiplies a condition's odds. */

@@ -1,6 +1,6 @@
 /// <reference path="./snowball.d.ts" />
 import snowball from 'snowball-stemmers';
-import type { Onset } from '../knowledge.js';
+import type { Onset } from '../onset.js';
 
 /** How one language is written: data, so that another language is another file. */
 export interface LanguageFacts {

@@ -1,4 +1,5 @@
-import type { Knowledge, Onset } from '../knowledge.js';
+import type { Knowledge } from '../knowledge.js';
+import type { Onset } from '../onset.js';
 import type { Language } from './language.js';
 import { readyLanguage } from './language.js';
 import { contentStems } from './tokens.js';

@@ -1,4 +1,5 @@
-import type { Finding, Onset } from '../knowledge.js';
+import type { Finding } from '../knowledge.js';
+import type { Onset } from '../onset.js';
 import { correctTypo } from './correctTypo.js';
 import { findMatches } from './findMatches.js';
 import type { Lexicon } from './lexicon.js';

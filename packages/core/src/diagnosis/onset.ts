@@ -1,0 +1,2 @@
+/** How fast a trouble came. */
+export type Onset = 'overnight' | 'days' | 'weeks' | 'season';
