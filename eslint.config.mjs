@@ -37,6 +37,7 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         fetch: 'readonly',
+        performance: 'readonly',
         setTimeout: 'readonly',
         document: 'readonly',
         localStorage: 'readonly',
