@@ -57,12 +57,13 @@ export function pooledCalculator({
   });
   return {
     calculate: async (name, request, own = [], signal = new AbortController().signal) => {
-      if (pool.queueSize >= mostWaiting)
-        throw new ApiError(503, 'busy', 'Too much is being worked out at once. Try again in a moment.', retryAfter(1));
+      if (pool.queueSize >= mostWaiting) throw busy();
       const deadline = AbortSignal.timeout(deadlineMs);
       try {
         return (await pool.run({ name, request: request as never, own }, { signal: AbortSignal.any([signal, deadline]) })) as never;
       } catch (error) {
+        // While others wait too, it may be the waiting that took so long.
+        if (deadline.aborted && pool.queueSize > 0) throw busy();
         if (deadline.aborted) throw new ApiError(422, 'too-long', 'This takes too long to work out. Say less at once.');
         if (signal.aborted) throw new ApiError(499, 'gone', 'Nobody waits for this any more.');
         throw error;
@@ -71,6 +72,8 @@ export function pooledCalculator({
     close: () => pool.close({ force: true }),
   };
 }
+
+const busy = () => new ApiError(503, 'busy', 'Too much is being worked out at once. Try again in a moment.', retryAfter(1));
 
 /** Calculations where they are asked, for tests and for filling the demo garden. */
 export const directCalculator = (library: Library): Calculator => ({
