@@ -197,7 +197,6 @@ test('five thousand bodies with one or two fields put wrong: never a fault', asy
     fc.record({
       name: fc.constant(name),
       puts: fc.array(fc.tuple(fc.nat(), nasty), { minLength: 1, maxLength: 2 }),
-      newId: fc.boolean(),
     }),
   );
   const answers = new Map<number, number>();

@@ -20,6 +20,7 @@ function start() {
   const said: string[] = [];
   const undoPressed = new Subject<void>();
   const kept: unknown[][] = [];
+  const waiting = signal(0);
   const injector = Injector.create({
     providers: [
       {
@@ -35,7 +36,7 @@ function start() {
           },
         },
       },
-      { provide: Offline, useValue: { keep: async (...write: unknown[]) => void kept.push(write) } },
+      { provide: Offline, useValue: { waiting, keep: async (...write: unknown[]) => void kept.push(write) } },
       { provide: Store, useValue: { selectSignal: () => signal(summary), dispatch: (action: unknown) => dispatched.push(action) } },
       {
         provide: MatSnackBar,
@@ -49,7 +50,7 @@ function start() {
     ],
   });
   const records = runInInjectionContext(injector, () => new Records());
-  return { records, kept, answers, sent, undone, dispatched, said, undoPressed };
+  return { records, kept, waiting, answers, sent, undone, dispatched, said, undoPressed };
 }
 
 const stored = () => of(place);
@@ -124,6 +125,17 @@ describe('writing where there may be no signal', () => {
     await records.saveOrKeep('places', id, 1, value, 'Place changed.', place);
     expect(kept).toEqual([[summary.id, 'places', id, 1, value, place]]);
     expect(said).toEqual(['Place changed. Kept on this device until there is signal.']);
+  });
+
+  test('while older writes wait it waits behind them, since it may have been made from what they will leave', async () => {
+    const { records, sent, kept, said, waiting } = start();
+    waiting.set(1);
+    await records.saveOrKeep('places', id, 2, value, 'Place changed.', { ...place, version: 2 });
+    expect(sent).toEqual([]);
+    expect(kept).toHaveLength(1);
+    expect(said).toEqual(['Place changed. Kept on this device until there is signal.']);
+    expect(await records.saveOrQueue('places', id, 3, value, undefined, place)).toBe('kept');
+    expect(said).toHaveLength(1);
   });
 
   test('a refusal is a refusal', async () => {

@@ -69,17 +69,13 @@ export class Records {
     said: string,
     base: Stored<S> | null = null,
   ): Promise<void> {
-    try {
-      await this.save(subject, id, version, value, said);
-    } catch (error) {
-      if (!isAway(ApiError.from(error))) throw error;
-      await this.keep(subject, id, version, value, base);
-      this.say(`${said} Kept on this device until there is signal.`);
-    }
+    const outcome = await this.saveOrQueue(subject, id, version, value, said, base);
+    if (outcome === 'kept') this.say(`${said} Kept on this device until there is signal.`);
   }
 
   /**
-   * Write at once when the server answers; where it does not, or while older writes wait, join what waits on this device.
+   * Write at once when the server answers; where it does not, or while older writes wait (whose record it may
+   * have been made from), join what waits on this device. Nothing is said of what was kept.
    *
    * @throws ApiError when the server refuses
    */
@@ -89,7 +85,7 @@ export class Records {
     version: number,
     value: Written<S>,
     said: string | undefined,
-    base: Stored<S>,
+    base: Stored<S> | null,
   ): Promise<'saved' | 'kept'> {
     if (this.#offline.waiting() === 0)
       try {

@@ -40,7 +40,7 @@ export class WeatherPage {
   #cancelled = false;
   protected readonly station = computed(() => this.book.answer()?.station);
   protected readonly hasStation = computed(() => this.garden.summary().weatherStation !== null);
-  protected readonly isOwner = computed(() => this.garden.summary().role === 'owner');
+  protected readonly isOwner = this.garden.isOwner;
 
   constructor() {
     void this.#attempt(async () => this.sources.set(await firstValueFrom(this.#api.weatherSources(this.#id))));
