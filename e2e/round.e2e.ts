@@ -152,8 +152,8 @@ test('a full round with the network cut halfway and the server killed', async ({
 
   // Nothing is lost, nothing is doubled.
   const kept = await contents(page, garden);
-  expect(kept['rounds']).toHaveLength(1);
-  expect(kept['rounds']![0]!['endedAt']).not.toBeNull();
+  expect(kept['scoutingRounds']).toHaveLength(1);
+  expect(kept['scoutingRounds']![0]!['endedAt']).not.toBeNull();
   expect(kept['stops']).toHaveLength(3);
   expect(kept['cases']).toHaveLength(1);
   const find = kept['stops']!.find(({ found }) => found)!;

@@ -6,13 +6,13 @@ import { docsRoutes } from './api/docs.js';
 import { healthRoutes } from './api/health.js';
 import { calcRoutes } from './calc/routes.js';
 import { caseRoutes } from './cases/routes.js';
-import { choreRoutes } from './chores/routes.js';
+import { preventionRoutes } from './prevention/routes.js';
 import { clinicRoutes } from './clinic/routes.js';
 import type { Deps } from './deps.js';
 import { gardenRoutes } from './gardens/routes.js';
 import { ownEntryRoutes } from './library/ownRoutes.js';
 import { libraryRoutes } from './library/routes.js';
-import { logRoutes } from './log/routes.js';
+import { logRoutes } from './applications/routes.js';
 import { errors } from './middleware/errors.js';
 import { headers } from './middleware/headers.js';
 import { onlyHttps } from './middleware/onlyHttps.js';
@@ -21,9 +21,9 @@ import { accountRoutes } from './people/accountRoutes.js';
 import { peopleRoutes } from './people/routes.js';
 import { idleMs, sessionStore } from './people/sessionStore.js';
 import { photoRoutes } from './photos/routes.js';
-import { planRoutes } from './plans/routes.js';
+import { planRoutes } from './treatment/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
-import { roundRoutes } from './rounds/routes.js';
+import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
 import { memberRoutes } from './sharing/memberRoutes.js';
 import { tokenRoutes } from './sharing/tokenRoutes.js';
@@ -44,9 +44,9 @@ const routes = [
   planRoutes,
   logRoutes,
   recoveryRoutes,
-  roundRoutes,
+  scoutingRoutes,
   trapRoutes,
-  choreRoutes,
+  preventionRoutes,
   photoRoutes,
   weatherRoutes,
   libraryRoutes,

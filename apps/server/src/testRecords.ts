@@ -52,17 +52,17 @@ export const sickness = (plantingId: string): Written<'cases'> => ({
 
 export const decision = (caseId: string): Written<'decisions'> => ({
   caseId,
-  option: 'copper',
+  intervention: 'copper',
   verdict: 'fits',
   decidedOn: '2026-07-10',
-  lookAgainOn: '2026-07-13',
+  nextAssessmentOn: '2026-07-13',
   note: '',
 });
 
 export const application = (plantingId: string): Written<'applications'> => ({
   caseId: null,
   plantingId,
-  option: 'copper',
+  intervention: 'copper',
   appliedAt: '2026-07-17T18:00:00Z',
   plants: 3,
   productAmount: 3,
@@ -76,14 +76,14 @@ export const application = (plantingId: string): Written<'applications'> => ({
   why: 'blight',
 });
 
-export const look = (caseId: string, plantingId: string): Written<'looks'> => ({
+export const look = (caseId: string, plantingId: string): Written<'assessments'> => ({
   caseId,
   plantingId,
-  lookedOn: '2026-07-13',
+  assessedOn: '2026-07-13',
   severity: 4,
   count: null,
   newGrowth: 'clean',
-  nextLookOn: null,
+  nextAssessmentOn: null,
   note: '',
 });
 
@@ -107,7 +107,7 @@ export const trap = (placeId: string): Written<'traps'> => ({
   kind: 'sticky-card',
   target: 'glasshouse-whitefly',
   spots: [{ from: '2026-07-01', name: 'by the door', x: 1, y: 2 }],
-  rests: [{ from: '2026-07-03', until: '2026-07-05' }],
+  pauses: [{ from: '2026-07-03', until: '2026-07-05' }],
   weeklyLevel: null,
   note: '',
   endedOn: null,
@@ -121,7 +121,7 @@ export const trapCatch = (trapId: string): Written<'catches'> => ({
   note: '',
 });
 
-export const round = (walk: string[]): Written<'rounds'> => ({ startedAt: '2026-07-18T08:00:00.000Z', endedAt: null, by: 'Owner', walk });
+export const round = (walk: string[]): Written<'scoutingRounds'> => ({ startedAt: '2026-07-18T08:00:00.000Z', endedAt: null, by: 'Owner', walk });
 
 export const stop = (roundId: string, plantingId: string): Written<'stops'> => ({
   roundId,
@@ -144,7 +144,7 @@ export const stop = (roundId: string, plantingId: string): Written<'stops'> => (
   note: '',
 });
 
-export const gauging = (plantingId: string | null): Written<'gaugings'> => ({
+export const leafMeasurement = (plantingId: string | null): Written<'leafMeasurements'> => ({
   plantingId,
   measuredAt: '2026-07-18T08:06:00.000Z',
   eyedPercent: 20,
@@ -157,7 +157,7 @@ export const gauging = (plantingId: string | null): Written<'gaugings'> => ({
   note: '',
 });
 
-export const chore = (placeId: string): Written<'chores'> => ({
+export const preventionTask = (placeId: string): Written<'preventionTasks'> => ({
   placeId,
   task: 'mulch-depth',
   doneOn: '2026-07-10',
@@ -186,7 +186,7 @@ export const ownTrouble: Written<'ownEntries'> = {
     checks: ['sun-side'],
     lookalikes: [],
     threshold: { act: 'When it is forecast.', basis: 'Two autumns here.' },
-    treat: [{ use: 'water-jet', stages: ['any'], efficacy: [40, 70], evidence: 'weak' }],
+    treat: [{ intervention: 'water-jet', stages: ['any'], efficacy: [40, 70], evidence: 'weak' }],
     prevention: ['Hazel screen.'],
     persistence: 'None.',
     spread: 'Wind.',

@@ -1,5 +1,5 @@
 import { endpoints, mostHoursInFile, storedRecords, weatherHour, writtenRecords } from './index';
-import { gardenSettings, place, planting, recoveryLook } from './records';
+import { gardenSettings, place, planting, assessment } from './records';
 import { timeZone } from './words';
 
 const id = '8f7f0c1e-4a55-4d0b-9c5e-2f3b6f1f7a10';
@@ -78,20 +78,20 @@ describe('records', () => {
     const look = {
       caseId: id,
       plantingId: id,
-      lookedOn: '2026-07-18',
+      assessedOn: '2026-07-18',
       severity: 0,
       count: 0,
       newGrowth: 'clean',
-      nextLookOn: null,
+      nextAssessmentOn: null,
       note: '',
     };
-    expect([0, 100].map((severity) => faults(recoveryLook, { ...look, severity }))).toEqual([[], []]);
-    expect([-0.1, 100.1, NaN].map((severity) => faults(recoveryLook, { ...look, severity }))).toEqual([
+    expect([0, 100].map((severity) => faults(assessment, { ...look, severity }))).toEqual([[], []]);
+    expect([-0.1, 100.1, NaN].map((severity) => faults(assessment, { ...look, severity }))).toEqual([
       ['severity'],
       ['severity'],
       ['severity'],
     ]);
-    expect(faults(recoveryLook, { ...look, count: 2.5 })).toEqual(['count']);
+    expect(faults(assessment, { ...look, count: 2.5 })).toEqual(['count']);
   });
 
   test('a garden stands on the earth or does not say where', () => {
@@ -202,15 +202,15 @@ describe('traps', () => {
   const parse = (change: object) => writtenRecords.traps.safeParse({ ...trap, ...change });
 
   test('one that never rested says so by itself', () => {
-    expect(parse({}).data).toMatchObject({ rests: [] });
+    expect(parse({}).data).toMatchObject({ pauses: [] });
   });
 
   test.each([
     ['two spots on one day', { spots: [trap.spots[0], { ...trap.spots[0]!, name: 'wall' }] }],
     ['spots out of order', { spots: [trap.spots[0], { ...trap.spots[0]!, from: '2026-04-01' }] }],
     ['no spot', { spots: [] }],
-    ['a rest that ends before it begins', { rests: [{ from: '2026-06-02', until: '2026-06-01' }] }],
-    ['a rest of no days', { rests: [{ from: '2026-06-02', until: '2026-06-02' }] }],
+    ['a rest that ends before it begins', { pauses: [{ from: '2026-06-02', until: '2026-06-01' }] }],
+    ['a rest of no days', { pauses: [{ from: '2026-06-02', until: '2026-06-02' }] }],
     ['a level of nothing', { weeklyLevel: 0 }],
     ['poison', { kind: 'bait' }],
   ])('%s is refused', (_, change) => {

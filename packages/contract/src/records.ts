@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { clinicSample } from './clinic.js';
-import { chore, clockMended, gauging, ownEntry, ownThreshold, round, stop, trap, trapCatch } from './roundRecords.js';
+import { preventionTask, clockMended, leafMeasurement, ownEntry, ownThreshold, scoutingRound, stop, trap, trapCatch } from './fieldRecords.js';
 import { shape } from './shapes.js';
 import {
   day,
@@ -44,7 +44,7 @@ export const place = z.strictObject({
   endedOn: day.nullable(),
 });
 
-/** A planting that came in from elsewhere is held apart until enough clean looks over enough days. */
+/** A planting that came in from elsewhere is held apart until enough clean assessments over enough days. */
 export const quarantine = z.strictObject({
   from: day,
   days: z.int().min(1).max(365),
@@ -101,20 +101,20 @@ export const caseRecord = z.strictObject({
   note: longText,
 });
 
-/** The option that was chosen for a case, or watching it. */
+/** The intervention that was chosen for a case, or watching it. */
 export const decision = z.strictObject({
   caseId: id,
-  option: entry,
+  intervention: entry,
   verdict: verdict.exclude(['ruled-out']),
   decidedOn: day,
-  lookAgainOn: day,
+  nextAssessmentOn: day,
   note: longText,
 });
 
 export const application = z.strictObject({
   caseId: id.nullable(),
   plantingId: id,
-  option: entry,
+  intervention: entry,
   appliedAt: instant,
   plants: z.int().min(1).max(100_000),
   productAmount: z.number().min(0).max(1_000_000).nullable(),
@@ -129,16 +129,16 @@ export const application = z.strictObject({
 });
 
 /** What the server works out from an application and its card. */
-export const applicationWaits = z.strictObject({ reEntryAt: instant, harvestSafeOn: day.nullable(), repeatFrom: day.nullable() });
+export const applicationIntervals = z.strictObject({ reEntryAt: instant, harvestSafeOn: day.nullable(), repeatFrom: day.nullable() });
 
-export const recoveryLook = z.strictObject({
+export const assessment = z.strictObject({
   caseId: id,
   plantingId: id,
-  lookedOn: day,
+  assessedOn: day,
   severity: percent,
   count: z.int().min(0).max(1_000_000).nullable(),
   newGrowth: z.enum(['clean', 'marked', 'none', 'unknown']),
-  nextLookOn: day.nullable(),
+  nextAssessmentOn: day.nullable(),
   note: longText,
 });
 
@@ -157,14 +157,14 @@ export const storedRecords = {
   plantings: stored(planting),
   cases: stored(caseRecord),
   decisions: stored(decision),
-  applications: stored(z.strictObject({ ...application.shape, ...applicationWaits.shape })),
-  looks: stored(recoveryLook),
+  applications: stored(z.strictObject({ ...application.shape, ...applicationIntervals.shape })),
+  assessments: stored(assessment),
   traps: stored(trap),
   catches: stored(trapCatch),
-  rounds: stored(z.strictObject({ ...round.shape, clockMended })),
+  scoutingRounds: stored(z.strictObject({ ...scoutingRound.shape, clockMended })),
   stops: stored(z.strictObject({ ...stop.shape, clockMended })),
-  gaugings: stored(gauging),
-  chores: stored(chore),
+  leafMeasurements: stored(leafMeasurement),
+  preventionTasks: stored(preventionTask),
   thresholds: stored(ownThreshold),
   ownEntries: stored(ownEntry),
   clinicSamples: stored(clinicSample),
@@ -178,13 +178,13 @@ export const writtenRecords = {
   cases: caseRecord,
   decisions: decision,
   applications: application,
-  looks: recoveryLook,
+  assessments: assessment,
   traps: trap,
   catches: trapCatch,
-  rounds: round,
+  scoutingRounds: scoutingRound,
   stops: stop,
-  gaugings: gauging,
-  chores: chore,
+  leafMeasurements: leafMeasurement,
+  preventionTasks: preventionTask,
   thresholds: ownThreshold,
   ownEntries: ownEntry,
   clinicSamples: clinicSample,
@@ -201,13 +201,13 @@ export type Case = z.infer<typeof storedRecords.cases>;
 export type CaseFinding = z.infer<typeof caseFinding>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
-export type Look = z.infer<typeof storedRecords.looks>;
+export type Assessment = z.infer<typeof storedRecords.assessments>;
 export type Trap = z.infer<typeof storedRecords.traps>;
 export type Catch = z.infer<typeof storedRecords.catches>;
-export type Round = z.infer<typeof storedRecords.rounds>;
+export type ScoutingRound = z.infer<typeof storedRecords.scoutingRounds>;
 export type Stop = z.infer<typeof storedRecords.stops>;
-export type Gauging = z.infer<typeof storedRecords.gaugings>;
-export type Chore = z.infer<typeof storedRecords.chores>;
+export type LeafMeasurement = z.infer<typeof storedRecords.leafMeasurements>;
+export type PreventionTask = z.infer<typeof storedRecords.preventionTasks>;
 export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
 export type OwnEntry = z.infer<typeof storedRecords.ownEntries>;
 export type ClinicSample = z.infer<typeof storedRecords.clinicSamples>;

@@ -57,7 +57,7 @@ export function brokenReferences(library: Library): string[] {
       ...missing(
         condition.id,
         'intervention',
-        condition.treat.map((one) => one.use),
+        condition.treat.map((one) => one.intervention),
         interventions,
       ),
     ]),
@@ -70,7 +70,7 @@ export function brokenReferences(library: Library): string[] {
       ...missing(
         one.id,
         'intervention',
-        one.apartFrom.map(({ use }) => use),
+        one.apartFrom.map(({ intervention }) => intervention),
         interventions,
       ),
       ...missing(
@@ -85,7 +85,7 @@ export function brokenReferences(library: Library): string[] {
       ...missing(
         region.id,
         'intervention',
-        [...region.forbidden, ...region.restricted].map(({ use }) => use),
+        [...region.forbidden, ...region.restricted].map(({ intervention }) => intervention),
         interventions,
       ),
     ]),

@@ -20,7 +20,7 @@ const card = (id: string) => library.interventions.find((one) => one.id === id)!
 
 describe.each(library.conditions.map((condition) => [condition.id, condition] as const))('%s', (_, condition) => {
   test('every treatment of its entry is judged, and none else', () => {
-    const expected = [...new Set(condition.treat.map(({ use }) => use))].sort();
+    const expected = [...new Set(condition.treat.map(({ intervention }) => intervention))].sort();
     expect(
       judge(condition)
         .options.map(({ id }) => id)
@@ -39,7 +39,7 @@ describe.each(library.conditions.map((condition) => [condition.id, condition] as
       for (const { id, verdict } of judge(condition, { stance, inFlower: true }).options)
         if (card(id).bees === 'serious') expect([id, verdict]).toEqual([id, 'ruled-out']);
       for (const { id, verdict } of judge(condition, { stance, edible: true, daysToHarvest: 2 }).options)
-        if (card(id).harvestDays > 2) expect([id, verdict]).toEqual([id, 'ruled-out']);
+        if (card(id).preHarvestDays > 2) expect([id, verdict]).toEqual([id, 'ruled-out']);
     }
   });
 
@@ -68,9 +68,9 @@ test('every product that is sprayed and has a rate says what to wear', () => {
 });
 
 test('folk practice is never without its grade', () => {
-  const folk = library.conditions.flatMap(({ treat }) => treat.filter(({ evidence }) => evidence === 'folk').map(({ use }) => use));
+  const folk = library.conditions.flatMap(({ treat }) => treat.filter(({ evidence }) => evidence === 'folk').map(({ intervention }) => intervention));
   for (const id of folk) {
-    const judged = library.conditions.find(({ treat }) => treat.some(({ use }) => use === id))!;
+    const judged = library.conditions.find(({ treat }) => treat.some(({ intervention }) => intervention === id))!;
     const option = judge(judged, { stance: 'protect' }).options.find((one) => one.id === id)!;
     expect(option.evidence).toBe('folk');
     expect(option.verdict).not.toBe('fits');

@@ -35,8 +35,8 @@ afterAll(() => server.stop());
 const rows = async (query: string) => (await server.pool.query<Record<string, unknown>>(query)).rows;
 
 test('every record is there, and holds to the contract of today', () => {
-  const { places, plantings, cases, applications, looks, stops } = contents;
-  const counts = [places.length, plantings.length, cases.length, applications.length, looks.length, stops.length];
+  const { places, plantings, cases, applications, assessments, stops } = contents;
+  const counts = [places.length, plantings.length, cases.length, applications.length, assessments.length, stops.length];
   expect(Math.min(...counts)).toBeGreaterThan(0);
   expect(cases).toHaveLength(17);
 });

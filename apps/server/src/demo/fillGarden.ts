@@ -6,7 +6,7 @@ import { ApiClient } from './apiClient.js';
 import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
-import { demoArrival, demoFinds, demoGaugings, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
+import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
 
 const random = seededRandom(18072026);
 const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join('');
@@ -54,8 +54,8 @@ export async function fillGarden(client: ApiClient, library: Library): Promise<v
   for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, write);
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
-  await fillChores(library, placeIds, write);
-  for (const { planting, ...value } of demoGaugings) await write('gaugings', { ...value, plantingId: plantingIds.get(planting)! });
+  await fillPreventionTasks(library, placeIds, write);
+  for (const { planting, ...value } of demoLeafMeasurements) await write('leafMeasurements', { ...value, plantingId: plantingIds.get(planting)! });
   for (const value of demoThresholds) await write('thresholds', value);
 }
 
@@ -83,13 +83,13 @@ async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOf
     outcome: sketch.closed?.outcome ?? null,
     note: sketch.closed?.note ?? '',
   });
-  for (const { on, lookAgain, note = '', verdict = 'fits', option } of sketch.decided ?? [])
-    await write('decisions', { caseId, option, verdict, decidedOn: on, lookAgainOn: lookAgain, note });
+  for (const { on, lookAgain, note = '', verdict = 'fits', intervention } of sketch.decided ?? [])
+    await write('decisions', { caseId, intervention, verdict, decidedOn: on, nextAssessmentOn: lookAgain, note });
   for (const one of sketch.applied ?? [])
     await write('applications', {
       caseId,
       plantingId,
-      option: one.option,
+      intervention: one.intervention,
       appliedAt: one.at,
       plants: one.plants,
       productAmount: one.product?.[0] ?? null,
@@ -118,14 +118,14 @@ async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOf
       note: '',
     });
   for (const { on, severity, count = null, growth, next = null, note = '' } of sketch.looks ?? [])
-    await write('looks', { caseId, plantingId, lookedOn: on, severity, count, newGrowth: growth, nextLookOn: next, note });
+    await write('assessments', { caseId, plantingId, assessedOn: on, severity, count, newGrowth: growth, nextAssessmentOn: next, note });
 }
 
 type Ids = ReadonlyMap<string, string>;
 
 async function fillTraps(placeIds: Ids, write: Write): Promise<void> {
-  for (const { at, name, kind, target, what, spots, rests = [], note = '', read } of demoTraps) {
-    const trap = { placeId: placeIds.get(at)!, name, kind, target, spots, rests, weeklyLevel: null, note, endedOn: null };
+  for (const { at, name, kind, target, what, spots, pauses = [], note = '', read } of demoTraps) {
+    const trap = { placeId: placeIds.get(at)!, name, kind, target, spots, pauses, weeklyLevel: null, note, endedOn: null };
     const trapId = await write('traps', trap);
     for (const [checkedOn, count, others = []] of read)
       await write('catches', { trapId, checkedOn, caught: [{ what, count }, ...others], emptied: true, note: '' });
@@ -147,7 +147,7 @@ async function fillRounds(plantingIds: Ids, write: Write): Promise<void> {
     );
     const seen = (stop: number) => new Date(Date.parse(at) + stop * 1.5 * minuteMs).toISOString();
     const ids = walk.map(([key]) => plantingIds.get(key)!);
-    const roundId = await write('rounds', { startedAt: at, endedAt: seen(walk.length + 1), by, walk: ids });
+    const roundId = await write('scoutingRounds', { startedAt: at, endedAt: seen(walk.length + 1), by, walk: ids });
     for (const [i, [key]] of walk.entries())
       await write('stops', {
         ...nothingFound,
@@ -178,7 +178,7 @@ const nothingFound = {
 };
 
 /** The prevention walk of the last weeks: most of it lately, some a little overdue. */
-async function fillChores(library: Library, placeIds: Ids, write: Write): Promise<void> {
+async function fillPreventionTasks(library: Library, placeIds: Ids, write: Write): Promise<void> {
   const today = demoNow.slice(0, 10);
   const month = Number(today.slice(5, 7));
   for (const [key, { kind }] of Object.entries(demoPlaces))
@@ -186,6 +186,6 @@ async function fillChores(library: Library, placeIds: Ids, write: Write): Promis
       if (!kinds.includes(kind) || !months.includes(month)) continue;
       const doneOn = addDays(today, -Math.max(1, Math.floor(random() * everyDays * 1.12)));
       const outcome = random() < 0.75 ? 'fine' : 'done';
-      await write('chores', { placeId: placeIds.get(key)!, task: id, doneOn, outcome, amount: measures ? 5 : null, note: '' });
+      await write('preventionTasks', { placeId: placeIds.get(key)!, task: id, doneOn, outcome, amount: measures ? 5 : null, note: '' });
     }
 }

@@ -51,8 +51,8 @@ const zone = demoSettings.timeZone;
 const today = demoNow.slice(0, 10);
 
 test('all of it is there', () => {
-  const { places, plantings, cases, traps, rounds } = contents;
-  expect([places, plantings, cases, traps, rounds].map(({ length }) => length)).toEqual([
+  const { places, plantings, cases, traps, scoutingRounds } = contents;
+  expect([places, plantings, cases, traps, scoutingRounds].map(({ length }) => length)).toEqual([
     Object.keys(demoPlaces).length,
     Object.keys(demoPlantings).length,
     demoCases.length,
@@ -63,12 +63,12 @@ test('all of it is there', () => {
 });
 
 test('no clock had to be mended', () => {
-  expect([...contents.rounds, ...contents.stops].filter(({ clockMended }) => clockMended)).toEqual([]);
+  expect([...contents.scoutingRounds, ...contents.stops].filter(({ clockMended }) => clockMended)).toEqual([]);
 });
 
 test('every round was ended, went past what grew that day, and stopped at each once', () => {
   const byId = new Map(contents.plantings.map((planting) => [planting.id, planting]));
-  for (const round of contents.rounds) {
+  for (const round of contents.scoutingRounds) {
     const stops = contents.stops.filter(({ roundId }) => roundId === round.id);
     expect(round.endedAt! > round.startedAt).toBe(true);
     expect(stops.map(({ plantingId }) => plantingId).sort()).toEqual([...round.walk].sort());
@@ -89,11 +89,11 @@ test('no round stopped at a planting with an open case: those have looks of thei
 });
 
 test('the prevention walk has been made everywhere, most of it lately, and nothing of it lies ahead', () => {
-  const walked = new Set(contents.chores.map(({ placeId }) => placeId));
+  const walked = new Set(contents.preventionTasks.map(({ placeId }) => placeId));
   // A room is walked by what stands in it.
   const rooms = contents.places.filter(({ kind }) => kind === 'room');
   expect(walked.size).toBe(contents.places.length - rooms.length);
-  expect(contents.chores.every(({ doneOn }) => doneOn < today)).toBe(true);
+  expect(contents.preventionTasks.every(({ doneOn }) => doneOn < today)).toBe(true);
 });
 
 test('what the server works out of an application is there: re-entry after it, harvest on a later day or the same', () => {

@@ -1,6 +1,6 @@
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
-import { demoFinds, demoGaugings, demoRounds, demoThresholds, demoTraps } from './osierReachRounds';
+import { demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds';
 import { demoNow, demoPlaces, demoPlantings, demoSettings } from './osierReach';
 import { demoCases } from './osierReachCases';
 
@@ -15,7 +15,7 @@ test('everything in it is in the library', () => {
   for (const { found, taken, decided, applied } of demoCases) {
     for (const [sign] of found) expect(signs).toContain(sign);
     for (const { for: causes } of taken) for (const cause of causes) expect(conditions).toContain(cause);
-    for (const { option } of [...(decided ?? []), ...(applied ?? [])]) expect(interventions).toContain(option);
+    for (const { intervention } of [...(decided ?? []), ...(applied ?? [])]) expect(interventions).toContain(intervention);
   }
   expect(library.regions.map(({ id }) => id)).toContain(demoSettings.region);
 });
@@ -33,7 +33,7 @@ test('traps, rounds and measured leaves hold to the library and to the garden', 
     expect(Object.keys(demoPlantings)).toContain(planting);
     for (const sign of stop.signs ?? []) expect(signs).toContain(sign);
   }
-  for (const { planting, measuredAt } of demoGaugings) {
+  for (const { planting, measuredAt } of demoLeafMeasurements) {
     expect(Object.keys(demoPlantings)).toContain(planting);
     expect(measuredAt < demoNow).toBe(true);
   }

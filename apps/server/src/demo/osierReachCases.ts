@@ -14,10 +14,10 @@ export interface CaseSketch {
   readonly stage?: string;
   readonly hidden?: Written<'cases'>['hidden'];
   readonly helpers?: boolean;
-  readonly decided?: readonly { on: string; option: string; verdict?: 'fits' | 'care'; lookAgain: string; note?: string }[];
+  readonly decided?: readonly { on: string; intervention: string; verdict?: 'fits' | 'care'; lookAgain: string; note?: string }[];
   readonly applied?: readonly {
     at: string;
-    option: string;
+    intervention: string;
     plants: number;
     product?: readonly [number, string];
     waterL?: number;
@@ -34,7 +34,7 @@ export interface CaseSketch {
     on: string;
     severity: number;
     count?: number;
-    growth: Written<'looks'>['newGrowth'];
+    growth: Written<'assessments'>['newGrowth'];
     next?: string;
     note?: string;
   }[];
@@ -52,7 +52,7 @@ export const demoCases: readonly CaseSketch[] = [
     decided: [
       {
         on: '2026-06-23',
-        option: 'hand-pick',
+        intervention: 'hand-pick',
         verdict: 'care',
         lookAgain: '2026-06-30',
         note: 'Squash in the fold; mesh for the August flight.',
@@ -61,7 +61,7 @@ export const demoCases: readonly CaseSketch[] = [
     applied: [
       {
         at: '2026-06-23T07:10:00Z',
-        option: 'hand-pick',
+        intervention: 'hand-pick',
         plants: 220,
         part: 'inner leaves',
         by: 'Tam Reedmace',
@@ -70,7 +70,7 @@ export const demoCases: readonly CaseSketch[] = [
       },
       {
         at: '2026-07-03T07:30:00Z',
-        option: 'sulphur',
+        intervention: 'sulphur',
         plants: 220,
         product: [60, 'g'],
         waterL: 20,
@@ -94,7 +94,7 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'orange dust here as well, kept untreated to compare',
     found: [['rust-pustules']],
     taken: [{ on: '2026-06-22', for: ['leek-rust'] }],
-    decided: [{ on: '2026-06-23', option: 'watch', lookAgain: '2026-06-30', note: 'Trial row.' }],
+    decided: [{ on: '2026-06-23', intervention: 'watch', lookAgain: '2026-06-30', note: 'Trial row.' }],
     looks: [
       { on: '2026-06-22', severity: 8, growth: 'marked' },
       { on: '2026-06-30', severity: 14, growth: 'marked' },
@@ -111,7 +111,7 @@ export const demoCases: readonly CaseSketch[] = [
     decided: [
       {
         on: '2025-06-11',
-        option: 'remove-with-soil',
+        intervention: 'remove-with-soil',
         lookAgain: '2025-06-24',
         note: 'All of it, with the soil; bed closed to the family.',
       },
@@ -119,7 +119,7 @@ export const demoCases: readonly CaseSketch[] = [
     applied: [
       {
         at: '2025-06-11T08:00:00Z',
-        option: 'remove-with-soil',
+        intervention: 'remove-with-soil',
         plants: 140,
         part: 'whole plants and a spade of soil',
         by: 'Wren Sallow',
@@ -137,12 +137,12 @@ export const demoCases: readonly CaseSketch[] = [
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
     stage: 'lesion',
     decided: [
-      { on: '2026-07-13', option: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' },
+      { on: '2026-07-13', intervention: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' },
     ],
     applied: [
       {
         at: '2026-07-13T18:20:00Z',
-        option: 'copper',
+        intervention: 'copper',
         plants: 90,
         product: [27, 'g'],
         waterL: 9,
@@ -165,7 +165,7 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['wet-dark-blotches'], ['white-fringe-under-blotch']],
     sample: { registered: '2026-07-14', sent: '2026-07-14', for: ['late-blight'], material: 'leaves' },
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
-    decided: [{ on: '2026-07-13', option: 'watch', lookAgain: '2026-07-16', note: 'Trial row: haulm is cut at ten percent.' }],
+    decided: [{ on: '2026-07-13', intervention: 'watch', lookAgain: '2026-07-16', note: 'Trial row: haulm is cut at ten percent.' }],
     looks: [
       { on: '2026-07-13', severity: 2, growth: 'clean' },
       { on: '2026-07-16', severity: 9, growth: 'marked', next: '2026-07-18' },
@@ -178,11 +178,11 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['leaf-stippling'], ['leaf-webbing'], ['moving-specks'], ['black-varnish-dots', 'absent'], ['sticky-leaves', 'absent']],
     taken: [{ on: '2026-06-27', for: ['spider-mite'] }],
     helpers: true,
-    decided: [{ on: '2026-06-28', option: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' }],
+    decided: [{ on: '2026-06-28', intervention: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' }],
     applied: [
       {
         at: '2026-06-28T17:00:00Z',
-        option: 'phytoseiulus',
+        intervention: 'phytoseiulus',
         plants: 18,
         part: 'worst leaves first',
         by: 'Isa Marrow',
@@ -192,7 +192,7 @@ export const demoCases: readonly CaseSketch[] = [
       },
       {
         at: '2026-07-02T07:00:00Z',
-        option: 'raise-humidity',
+        intervention: 'raise-humidity',
         plants: 18,
         part: 'paths and undersides',
         by: 'Isa Marrow',
@@ -218,11 +218,11 @@ export const demoCases: readonly CaseSketch[] = [
     ],
     sample: { registered: '2026-07-06', sent: '2026-07-06', for: ['magnesium-shortage'], material: 'leaves' },
     taken: [{ on: '2026-07-06', for: ['magnesium-shortage'] }],
-    decided: [{ on: '2026-07-06', option: 'magnesium-feed', lookAgain: '2026-07-16' }],
+    decided: [{ on: '2026-07-06', intervention: 'magnesium-feed', lookAgain: '2026-07-16' }],
     applied: [
       {
         at: '2026-07-06T19:00:00Z',
-        option: 'magnesium-feed',
+        intervention: 'magnesium-feed',
         plants: 36,
         product: [72, 'g'],
         waterL: 3.6,
@@ -244,7 +244,7 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['black-soft-insects'], ['ants-running'], ['helper-larvae']],
     taken: [{ on: '2026-06-18', for: ['black-bean-aphid'], why: 'With ladybird larvae at work on them.' }],
     helpers: true,
-    decided: [{ on: '2026-06-18', option: 'leave-to-helpers', lookAgain: '2026-06-24', note: 'Act if it reaches one plant in four.' }],
+    decided: [{ on: '2026-06-18', intervention: 'leave-to-helpers', lookAgain: '2026-06-24', note: 'Act if it reaches one plant in four.' }],
     looks: [
       { on: '2026-06-18', severity: 6, count: 120, growth: 'marked' },
       { on: '2026-06-24', severity: 7, count: 60, growth: 'marked' },
@@ -259,11 +259,11 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'furry grey fruit where they lie on each other after the wet weekend',
     found: [['fruit-grey-soft'], ['grey-fur-mould'], ['slime-trail', 'absent']],
     taken: [{ on: '2026-06-08', for: ['grey-mould'] }],
-    decided: [{ on: '2026-06-08', option: 'open-for-air', lookAgain: '2026-06-12' }],
+    decided: [{ on: '2026-06-08', intervention: 'open-for-air', lookAgain: '2026-06-12' }],
     applied: [
       {
         at: '2026-06-08T10:00:00Z',
-        option: 'open-for-air',
+        intervention: 'open-for-air',
         plants: 64,
         part: 'old leaves off, straw under',
         by: 'Tam Reedmace',
@@ -271,7 +271,7 @@ export const demoCases: readonly CaseSketch[] = [
       },
       {
         at: '2026-06-10T09:00:00Z',
-        option: 'pick-off-leaves',
+        intervention: 'pick-off-leaves',
         plants: 64,
         part: 'every furry fruit',
         by: 'Tam Reedmace',
@@ -296,7 +296,7 @@ export const demoCases: readonly CaseSketch[] = [
     decided: [
       {
         on: '2026-07-11',
-        option: 'hand-pick',
+        intervention: 'hand-pick',
         lookAgain: '2026-07-18',
         note: 'Bored fruit off each week. Trap caught 7 in the first week of June: virus spray next year from 10 June.',
       },
@@ -304,7 +304,7 @@ export const demoCases: readonly CaseSketch[] = [
     applied: [
       {
         at: '2026-07-11T16:00:00Z',
-        option: 'hand-pick',
+        intervention: 'hand-pick',
         plants: 9,
         part: '14 bored fruits',
         by: 'Wren Sallow',
@@ -319,11 +319,11 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'ragged petals every morning, pincers on the tail of what fell out when I shook one',
     found: [['petals-eaten'], ['earwigs-hiding'], ['slime-trail', 'absent']],
     taken: [{ on: '2026-07-14', for: ['earwig'] }],
-    decided: [{ on: '2026-07-14', option: 'earwig-pots', lookAgain: '2026-07-18' }],
+    decided: [{ on: '2026-07-14', intervention: 'earwig-pots', lookAgain: '2026-07-18' }],
     applied: [
       {
         at: '2026-07-15T19:30:00Z',
-        option: 'earwig-pots',
+        intervention: 'earwig-pots',
         plants: 42,
         part: '12 pots on canes',
         by: 'Isa Marrow',
@@ -338,11 +338,11 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'black spots with feathery edges, yellow around them, bottom leaves dropping off',
     found: [['black-fringed-spots'], ['leaf-drop'], ['yellow-old-leaves'], ['rust-pustules', 'absent']],
     taken: [{ on: '2026-06-29', for: ['rose-black-spot'] }],
-    decided: [{ on: '2026-06-29', option: 'pick-off-leaves', lookAgain: '2026-07-09' }],
+    decided: [{ on: '2026-06-29', intervention: 'pick-off-leaves', lookAgain: '2026-07-09' }],
     applied: [
       {
         at: '2026-06-30T10:00:00Z',
-        option: 'pick-off-leaves',
+        intervention: 'pick-off-leaves',
         plants: 4,
         part: 'spotted leaves and all that lay below',
         why: 'June spots on most shoots',
@@ -368,17 +368,17 @@ export const demoCases: readonly CaseSketch[] = [
     ],
     stage: 'adult',
     decided: [
-      { on: '2026-05-12', option: 'shade', lookAgain: '2026-05-26' },
-      { on: '2026-06-02', option: 'wipe-leaves', lookAgain: '2026-06-09' },
-      { on: '2026-06-16', option: 'cucumeris', lookAgain: '2026-06-23' },
+      { on: '2026-05-12', intervention: 'shade', lookAgain: '2026-05-26' },
+      { on: '2026-06-02', intervention: 'wipe-leaves', lookAgain: '2026-06-09' },
+      { on: '2026-06-16', intervention: 'cucumeris', lookAgain: '2026-06-23' },
     ],
     applied: [
-      { at: '2026-05-12T09:00:00Z', option: 'shade', plants: 1, part: 'moved back from the glass', why: 'taken for scorch' },
-      { at: '2026-06-02T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
-      { at: '2026-06-09T10:00:00Z', option: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
+      { at: '2026-05-12T09:00:00Z', intervention: 'shade', plants: 1, part: 'moved back from the glass', why: 'taken for scorch' },
+      { at: '2026-06-02T10:00:00Z', intervention: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
+      { at: '2026-06-09T10:00:00Z', intervention: 'wipe-leaves', plants: 1, part: 'every leaf, both sides', why: 'thrips' },
       {
         at: '2026-06-16T10:00:00Z',
-        option: 'cucumeris',
+        intervention: 'cucumeris',
         plants: 1,
         part: 'two sachets',
         by: 'Isa Marrow',
@@ -410,11 +410,11 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'little black flies around the trays, green slime on the compost',
     found: [['black-flies-soil'], ['green-algae-compost'], ['seedlings-toppled', 'absent']],
     taken: [{ on: '2026-06-26', for: ['fungus-gnat'] }],
-    decided: [{ on: '2026-06-26', option: 'gnat-nematodes', lookAgain: '2026-07-03' }],
+    decided: [{ on: '2026-06-26', intervention: 'gnat-nematodes', lookAgain: '2026-07-03' }],
     applied: [
       {
         at: '2026-06-27T18:00:00Z',
-        option: 'gnat-nematodes',
+        intervention: 'gnat-nematodes',
         plants: 14,
         part: 'compost, moist',
         by: 'Isa Marrow',
@@ -437,11 +437,11 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['large-ragged-holes'], ['green-black-droppings'], ['yellow-egg-cluster'], ['slime-trail', 'absent']],
     taken: [{ on: '2025-07-22', for: ['cabbage-white'] }],
     stage: 'larva',
-    decided: [{ on: '2025-07-22', option: 'hand-pick', lookAgain: '2025-07-26', note: 'The mesh had stood open for a week.' }],
+    decided: [{ on: '2025-07-22', intervention: 'hand-pick', lookAgain: '2025-07-26', note: 'The mesh had stood open for a week.' }],
     applied: [
       {
         at: '2025-07-22T18:00:00Z',
-        option: 'hand-pick',
+        intervention: 'hand-pick',
         plants: 50,
         part: 'eggs and caterpillars, undersides first',
         by: 'Tam Reedmace',
@@ -462,11 +462,11 @@ export const demoCases: readonly CaseSketch[] = [
     words: 'white powder on the upper side of the big leaves',
     found: [['white-powder-top'], ['grey-down-under', 'absent']],
     taken: [{ on: '2025-08-03', for: ['powdery-mildew'] }],
-    decided: [{ on: '2025-08-03', option: 'bicarbonate', lookAgain: '2025-08-10' }],
+    decided: [{ on: '2025-08-03', intervention: 'bicarbonate', lookAgain: '2025-08-10' }],
     applied: [
       {
         at: '2025-08-03T18:00:00Z',
-        option: 'bicarbonate',
+        intervention: 'bicarbonate',
         plants: 12,
         product: [12, 'g'],
         waterL: 2.4,
@@ -477,7 +477,7 @@ export const demoCases: readonly CaseSketch[] = [
       },
       {
         at: '2025-08-11T18:00:00Z',
-        option: 'bicarbonate',
+        intervention: 'bicarbonate',
         plants: 12,
         product: [12, 'g'],
         waterL: 2.4,

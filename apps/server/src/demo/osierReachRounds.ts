@@ -15,7 +15,7 @@ export interface TrapSketch {
   readonly target: string | null;
   readonly what: string;
   readonly spots: Written<'traps'>['spots'];
-  readonly rests?: Written<'traps'>['rests'];
+  readonly pauses?: Written<'traps'>['pauses'];
   readonly note?: string;
   readonly read: readonly Reading[];
 }
@@ -144,7 +144,7 @@ export const demoTraps: readonly TrapSketch[] = [
     target: null,
     what: 'mice',
     spots: [{ from: '2026-02-02', name: 'along the back wall', x: 40.2, y: 7.4 }],
-    rests: [{ from: '2026-04-01', until: null }],
+    pauses: [{ from: '2026-04-01', until: null }],
     note: 'Closed box, two doors. Set from November to March.',
     read: [
       ['2026-02-03', 1],
@@ -204,7 +204,7 @@ export const demoArrival = {
   quarantine: { from: '2026-07-04', days: 21, looks: 3, releasedOn: null },
 };
 
-export const demoGaugings: readonly (Omit<Written<'gaugings'>, 'plantingId'> & { readonly planting: PlantingKey })[] = [
+export const demoLeafMeasurements: readonly (Omit<Written<'leafMeasurements'>, 'plantingId'> & { readonly planting: PlantingKey })[] = [
   ['roses', '2026-06-29T08:10:00.000Z', 35, 0.4, 17.2, 1.1, 21],
   ['roses', '2026-07-09T08:00:00.000Z', 20, 0.2, 11.8, 0.9, 14],
   ['cabbages', '2026-07-03T06:52:00.000Z', 15, 6.1, 0.3, 0.6, 0],

@@ -3,10 +3,10 @@ import { randomUUID } from 'node:crypto';
 import {
   application,
   bed,
-  chore,
+  preventionTask,
   decision,
   fresh,
-  gauging,
+  leafMeasurement,
   look,
   ownThreshold,
   planting,
@@ -31,7 +31,7 @@ beforeAll(async () => {
   garden = await startGarden(server);
   place = await garden.add('places', bed);
   plant = await garden.add('plantings', planting(place));
-  walk = await garden.add('rounds', round([plant]));
+  walk = await garden.add('scoutingRounds', round([plant]));
 }, 60_000);
 afterAll(() => server.stop());
 
@@ -59,14 +59,14 @@ test.each<[string, Subject, () => object, string]>([
   ['a decision on no case', 'decisions', () => decision(nowhere), 'caseId'],
   ['an application on no planting', 'applications', () => application(nowhere), 'plantingId'],
   ['an application for no case', 'applications', () => ({ ...application(plant), caseId: nowhere }), 'caseId'],
-  ['a look on no case', 'looks', () => look(nowhere, plant), 'caseId'],
+  ['a look on no case', 'assessments', () => look(nowhere, plant), 'caseId'],
   ['a trap in no place', 'traps', () => trap(nowhere), 'placeId'],
   ['a catch of no trap', 'catches', () => trapCatch(nowhere), 'trapId'],
   ['a stop of no round', 'stops', () => stop(nowhere, plant), 'roundId'],
   ['a stop at no planting', 'stops', () => stop(walk, nowhere), 'plantingId'],
   ['a stop that feeds no case', 'stops', () => ({ ...stop(walk, plant), caseId: nowhere }), 'caseId'],
-  ['a leaf of no planting', 'gaugings', () => gauging(nowhere), 'plantingId'],
-  ['a chore in no place', 'chores', () => chore(nowhere), 'placeId'],
+  ['a leaf of no planting', 'leafMeasurements', () => leafMeasurement(nowhere), 'plantingId'],
+  ['a prevention task in no place', 'preventionTasks', () => preventionTask(nowhere), 'placeId'],
 ])('%s is refused beside its field', async (_, subject, value, field) => {
   const { status, path, message } = await refusal(subject, value());
   expect([status, path]).toEqual([400, `value.${field}`]);
@@ -78,9 +78,9 @@ test.each<[string, Subject, () => object, string]>([
   ['a trouble of a trap', 'traps', () => ({ ...trap(place), target: 'gremlins' }), 'target'],
   ['a sign at a stop', 'stops', () => ({ ...stop(walk, plant), signs: ['it-looks-sad'] }), 'signs.0'],
   ['a trouble that was sampled', 'stops', () => ({ ...stop(walk, plant), target: 'gremlins' }), 'target'],
-  ['a task', 'chores', () => ({ ...chore(place), task: 'dusting' }), 'task'],
+  ['a task', 'preventionTasks', () => ({ ...preventionTask(place), task: 'dusting' }), 'task'],
   ['a trouble with a level', 'thresholds', () => ({ ...ownThreshold, condition: 'gremlins' }), 'condition'],
-  ['a treatment', 'applications', () => ({ ...application(plant), option: 'holy-water' }), 'option'],
+  ['a treatment', 'applications', () => ({ ...application(plant), intervention: 'holy-water' }), 'intervention'],
 ])('%s that the library does not know is refused by name', async (_, subject, value, field) => {
   const { status, path, message } = await refusal(subject, value());
   expect([status, path]).toEqual([400, `value.${field}`]);
@@ -97,7 +97,7 @@ test.each<[string, Subject, () => object, string]>([
 
 test('nothing of what was refused is in the garden', async () => {
   const contents = await garden.owner.send<Record<string, unknown[]>>('get', `/api/v1/gardens/${garden.garden}`);
-  const { plantings, traps, stops, chores, catches, gaugings, thresholds, applications } = contents;
+  const { plantings, traps, stops, preventionTasks, catches, leafMeasurements, thresholds, applications } = contents;
   expect(plantings).toHaveLength(1);
-  expect([traps, stops, chores, catches, gaugings, thresholds, applications].flat()).toEqual([]);
+  expect([traps, stops, preventionTasks, catches, leafMeasurements, thresholds, applications].flat()).toEqual([]);
 });

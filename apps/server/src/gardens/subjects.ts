@@ -2,12 +2,12 @@ import type { Subject } from '@field-nurse/contract';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { cases, comments } from '../cases/tables.js';
 import { clinicSamples } from '../clinic/tables.js';
-import { chores } from '../chores/tables.js';
-import { applications } from '../log/tables.js';
+import { preventionTasks } from '../prevention/tables.js';
+import { applications } from '../applications/tables.js';
 import { ownEntries } from '../library/tables.js';
-import { decisions } from '../plans/tables.js';
-import { looks } from '../recovery/tables.js';
-import { gaugings, rounds, stops, thresholds } from '../rounds/tables.js';
+import { decisions } from '../treatment/tables.js';
+import { assessments } from '../recovery/tables.js';
+import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { places, plantings } from './tables.js';
 
@@ -21,13 +21,13 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   cases,
   decisions,
   applications,
-  looks,
+  assessments,
   traps,
   catches,
-  rounds,
+  scoutingRounds,
   stops,
-  gaugings,
-  chores,
+  leafMeasurements,
+  preventionTasks,
   thresholds,
   ownEntries,
   clinicSamples,

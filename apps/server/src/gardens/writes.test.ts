@@ -34,10 +34,10 @@ describe('a write', () => {
     const ids = [
       await garden.add('decisions', decision(sick)),
       await garden.add('applications', { ...application(plant), caseId: sick }),
-      await garden.add('looks', look(sick, plant)),
+      await garden.add('assessments', look(sick, plant)),
     ];
-    const { decisions, applications, looks } = await contents();
-    expect([...decisions, ...applications, ...looks].map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
+    const { decisions, applications, assessments } = await contents();
+    expect([...decisions, ...applications, ...assessments].map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
   });
 
   test('sent twice counts once', async () => {
@@ -183,8 +183,8 @@ describe('bad input is refused with 400 and says where', () => {
     ],
     ['no plants', 'plantings', { ...planting(randomUUID()), plants: 0 }, 'plants'],
     ['a day that is none', 'plantings', { ...planting(randomUUID()), plantedOn: '2026-02-30' }, 'plantedOn'],
-    ['more than all of the plant', 'looks', { ...look(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
-    ['an unknown treatment', 'decisions', { ...decision(randomUUID()), option: 'moonlight' }, 'option'],
+    ['more than all of the plant', 'assessments', { ...look(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
+    ['an unknown treatment', 'decisions', { ...decision(randomUUID()), intervention: 'moonlight' }, 'intervention'],
     ['a decision for what is ruled out', 'decisions', { ...decision(randomUUID()), verdict: 'ruled-out' }, 'verdict'],
     ['a case that is not there', 'decisions', decision(randomUUID()), 'caseId'],
   ] as const)('%s', async (_, subject, value, field) => {

@@ -7,7 +7,7 @@ import { writeOf } from '../gardens/writeOf.js';
 
 /** Recovery looks. */
 export function recoveryRoutes(router: Router, deps: Deps): void {
-  serve(router, deps, endpoints.writeLook, ({ params, body, access }) =>
-    writeRecord(deps.db, 'looks', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
+  serve(router, deps, endpoints.writeAssessment, ({ params, body, access }) =>
+    writeRecord(deps.db, 'assessments', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
   );
 }

@@ -3,27 +3,27 @@ import { check, date, doublePrecision, foreignKey, index, integer, pgTable, prim
 import { cases } from '../cases/tables.js';
 import { plantings } from '../gardens/tables.js';
 
-export const looks = pgTable(
-  'looks',
+export const assessments = pgTable(
+  'assessments',
   {
     gardenId: uuid('garden_id').notNull(),
     id: uuid('id').notNull(),
     version: integer('version').notNull(),
     caseId: uuid('case_id').notNull(),
     plantingId: uuid('planting_id').notNull(),
-    lookedOn: date('looked_on').notNull(),
+    assessedOn: date('looked_on').notNull(),
     severity: doublePrecision('severity').notNull(),
     count: integer('count'),
     newGrowth: text('new_growth').notNull(),
-    nextLookOn: date('next_look_on'),
+    nextAssessmentOn: date('next_look_on'),
     note: text('note').notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
-    foreignKey({ name: 'looks_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
-    foreignKey({ name: 'looks_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
-    index('looks_by_case').on(table.gardenId, table.caseId),
-    check('looks_severity', sql`${table.severity} between 0 and 100`),
-    check('looks_count', sql`${table.count} >= 0`),
+    foreignKey({ name: 'assessments_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
+    foreignKey({ name: 'assessments_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
+    index('assessments_by_case').on(table.gardenId, table.caseId),
+    check('assessments_severity', sql`${table.severity} between 0 and 100`),
+    check('assessments_count', sql`${table.count} >= 0`),
   ],
 );

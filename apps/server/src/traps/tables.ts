@@ -26,7 +26,7 @@ export const traps = pgTable(
     kind: text('kind').notNull(),
     target: text('target'),
     spots: jsonb('spots').notNull(),
-    rests: jsonb('rests').notNull().default([]),
+    pauses: jsonb('pauses').notNull().default([]),
     weeklyLevel: doublePrecision('weekly_level'),
     note: text('note').notNull(),
     endedOn: date('ended_on'),

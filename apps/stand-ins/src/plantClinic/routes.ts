@@ -2,7 +2,7 @@ import { bodyParser } from '@koa/bodyparser';
 import type Router from '@koa/router';
 import type { Context } from 'koa';
 import { z } from 'zod';
-import { turnAwaySome } from '../turnAway.js';
+import { simulateFaults } from '../simulatedFaults.js';
 import { clinic, methods, packing } from './catalog.js';
 import { courseOf } from './course.js';
 import type { Registered } from './course.js';
@@ -30,7 +30,7 @@ const enquiry = z.strictObject({
  * that it needs to know, so that it may be started afresh at any time.
  */
 export function plantClinicRoutes(router: Router): void {
-  turnAwaySome(router, '/clinics');
+  simulateFaults(router, '/clinics');
   const json = bodyParser({ enableTypes: ['json'], jsonLimit: '20kb' });
 
   router.get('/clinics', (ctx) => {

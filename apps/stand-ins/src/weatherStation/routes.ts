@@ -1,6 +1,6 @@
 import type Router from '@koa/router';
 import { z } from 'zod';
-import { turnAwaySome } from '../turnAway.js';
+import { simulateFaults } from '../simulatedFaults.js';
 import { forecast, observations } from './records.js';
 
 /** The one station of the stand-in, on the invented river. */
@@ -19,7 +19,7 @@ const asked = z.strictObject({ from: instant, to: instant, as_of: instant }).ref
  * request is turned away, as it happens with the real ones.
  */
 export function weatherStationRoutes(router: Router): void {
-  turnAwaySome(router, '/stations');
+  simulateFaults(router, '/stations');
 
   router.get('/stations', (ctx) => {
     ctx.body = { stations: [station] };

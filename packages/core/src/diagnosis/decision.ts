@@ -32,12 +32,12 @@ function courseOf(cause: ConditionFacts): string {
 }
 
 function bestCourse({ treat }: ConditionFacts): string {
-  if (treat.some(({ use }) => use === 'call-authority')) return 'report';
+  if (treat.some(({ intervention }) => intervention === 'call-authority')) return 'report';
   let best = 'leave';
   let most = worthDoing;
-  for (const { use, efficacy } of treat) {
+  for (const { intervention, efficacy } of treat) {
     const middle = ((efficacy?.[0] ?? 100) + (efficacy?.[1] ?? 100)) / 200;
-    if (middle > most) [best, most] = [use, middle];
+    if (middle > most) [best, most] = [intervention, middle];
   }
   return best;
 }

@@ -3,8 +3,8 @@ import type { Alert } from './alerts.js';
 import { evidenceAmong } from './evidence.js';
 import type { Evidence } from './evidence.js';
 import type { Circumstances, Finding, HostFacts, Knowledge } from './knowledge.js';
-import { nextLooks } from './nextLooks.js';
-import type { NextLook } from './nextLooks.js';
+import { nextChecks } from './nextChecks.js';
+import type { NextCheck } from './nextChecks.js';
 import { posterior } from './posterior.js';
 import { candidateOf } from './candidates.js';
 import type { Candidate } from './candidates.js';
@@ -49,7 +49,7 @@ export interface Differential {
   readonly relations: readonly Relation[];
   readonly together: readonly { readonly conditions: readonly string[]; readonly probability: number }[];
   readonly otherProbability: number;
-  readonly nextLooks: readonly NextLook[];
+  readonly nextLooks: readonly NextCheck[];
   /** true when no further look would change the plan much */
   readonly settled: boolean;
   readonly alerts: readonly Alert[];
@@ -78,7 +78,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
   const explain = ({ candidate, probability }: Believed) => describe(candidate, probability, evidenceOf(candidate.condition));
   const likeliest = rank(belief);
   const ranked = likeliest.map(explain);
-  const { looks, lead } = nextLooks(knowledge.checks, belief, findings, signs);
+  const { looks, lead } = nextChecks(knowledge.checks, belief, findings, signs);
   return {
     host: { id: question.host.id, name: question.host.name },
     read: text.read,

@@ -6,8 +6,8 @@ export type { Alert } from './alerts.js';
 // Its parts
 export { evidenceAmong } from './evidence.js';
 export type { Evidence } from './evidence.js';
-export { nextLooks } from './nextLooks.js';
-export type { NextLook } from './nextLooks.js';
+export { nextChecks } from './nextChecks.js';
+export type { NextCheck } from './nextChecks.js';
 export { logLikelihood, seenGiven } from './noisyOr.js';
 export { candidatesFor } from './candidates.js';
 export type { Candidate } from './candidates.js';

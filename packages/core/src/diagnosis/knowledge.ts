@@ -39,7 +39,7 @@ export interface ConditionFacts {
   readonly onset: Onset;
   readonly patterns: readonly Pattern[];
   readonly signs: Readonly<Record<string, Frequency>>;
-  readonly treat: readonly { readonly use: string; readonly efficacy?: readonly number[] | undefined }[];
+  readonly treat: readonly { readonly intervention: string; readonly efficacy?: readonly number[] | undefined }[];
   /** mean temperatures in which it thrives: lowest and highest, °C */
   readonly temperatureC?: readonly number[] | undefined;
   /** conditions in whose wake it comes */

@@ -13,7 +13,7 @@ const condition = (id: string, signs: ConditionFacts['signs'], rest: Partial<Con
   onset: 'days',
   patterns: ['patches'],
   signs,
-  treat: [{ use: `treat-${id}` }],
+  treat: [{ intervention: `treat-${id}` }],
   ...rest,
 });
 

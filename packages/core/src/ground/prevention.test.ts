@@ -1,5 +1,5 @@
-import { mulchSum, tasksDue } from './chores';
-import type { DoneTask, Task } from './chores';
+import { mulchSum, tasksDue } from './preventionTasks';
+import type { DoneTask, Task } from './preventionTasks';
 import { quarantineState } from './quarantine';
 
 const today = '2026-07-18';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { planRound } from './roundPlan';
-import type { ToWalk } from './roundPlan';
+import { planScoutingRound } from './scoutingRound';
+import type { ToWalk } from './scoutingRound';
 import { walkingOrder, walkLength } from './walkingOrder';
 import type { WalkStop } from './walkingOrder';
 
@@ -19,9 +19,9 @@ const leeks: ToWalk = {
   feared: 'Leek moth',
   firstSights: [],
 };
-const stopOf = (change: Partial<ToWalk>, weather?: Parameters<typeof planRound>[2]) =>
-  planRound([{ ...leeks, ...change }], today, weather)[0]!;
-const codes = (change: Partial<ToWalk>, weather?: Parameters<typeof planRound>[2]) => stopOf(change, weather).why.map(({ code }) => code);
+const stopOf = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) =>
+  planScoutingRound([{ ...leeks, ...change }], today, weather)[0]!;
+const codes = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) => stopOf(change, weather).why.map(({ code }) => code);
 
 describe('when a planting wants a look', () => {
   test('a week after the last one', () => {
@@ -64,7 +64,7 @@ describe('the order of the walk', () => {
   const never = { lastLookOn: null };
 
   test('young and clean, clean, sick, catching, held apart', () => {
-    const plan = planRound(
+    const plan = planScoutingRound(
       [
         { ...leeks, ...never, id: 'apart', quarantineLookOn: today },
         { ...leeks, ...never, id: 'catching', sick: true, catching: true },
@@ -78,7 +78,7 @@ describe('the order of the walk', () => {
   });
 
   test('what is not due comes after, by its day', () => {
-    const plan = planRound(
+    const plan = planScoutingRound(
       [
         { ...leeks, id: 'later', lastLookOn: '2026-07-13' },
         { ...leeks, id: 'soon', risk: 0.6, lastLookOn: '2026-07-14' },
@@ -94,7 +94,7 @@ describe('the order of the walk', () => {
   });
 
   test('an empty garden has no round', () => {
-    expect(planRound([], today)).toEqual([]);
+    expect(planScoutingRound([], today)).toEqual([]);
     expect(walkingOrder([])).toEqual([]);
   });
 

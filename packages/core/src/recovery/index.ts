@@ -5,4 +5,4 @@ export type { Progress } from './progress.js';
 export { expectedSeverity, fitProgress } from './progressModel.js';
 export type { ProgressFit, ProgressModelName } from './progressModel.js';
 export { daysToNextLook, recoveryStatus } from './status.js';
-export type { RecoveryLook, RecoveryStatus } from './status.js';
+export type { Assessment, RecoveryStatus } from './status.js';

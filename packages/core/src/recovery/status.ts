@@ -1,5 +1,5 @@
 /** One recovery look: how much of the plant is marked, and how the new growth is. */
-export interface RecoveryLook {
+export interface Assessment {
   readonly day: number;
   readonly severity: number;
   readonly count?: number | undefined;
@@ -18,7 +18,7 @@ const noticeable = 3;
  *
  * @param looks - in order of day
  */
-export function recoveryStatus(looks: readonly RecoveryLook[]): RecoveryStatus {
+export function recoveryStatus(looks: readonly Assessment[]): RecoveryStatus {
   const last = looks.at(-1);
   const before = looks.at(-2);
   if (!last || !before) return 'first-look';
@@ -31,7 +31,7 @@ export function recoveryStatus(looks: readonly RecoveryLook[]): RecoveryStatus {
   return 'level';
 }
 
-const isClear = ({ count, newGrowth }: RecoveryLook) => count === 0 && newGrowth === 'clean';
+const isClear = ({ count, newGrowth }: Assessment) => count === 0 && newGrowth === 'clean';
 
 function relativeChange(before: number | undefined, after: number | undefined): number {
   if (before === undefined || after === undefined) return 0;

@@ -14,4 +14,4 @@ export { spotRates } from './trapCatch.js';
 export type { SpotRate, TrapCatch } from './trapCatch.js';
 export { binomialLines, negativeBinomialLines } from './waldLines.js';
 export { trapIntervals, weeklyCatch } from './trapIntervals.js';
-export type { TrapPlace, TrapReading, TrapRest } from './trapIntervals.js';
+export type { TrapPlace, TrapReading, TrapPause } from './trapIntervals.js';

@@ -33,8 +33,8 @@ test.each([
   ['a rest across a reading', [{ from: '2026-07-06', until: '2026-07-10' }], [5, 5]],
   ['a rest that goes on', [{ from: '2026-07-12', until: null }], [7, 4]],
   ['a rest over all of it', [{ from: '2026-06-01', until: null }], []],
-])('%s does not count', (_, rests, days) => {
-  expect(trapIntervals(door, [reading('2026-07-08', 5), reading('2026-07-15', 3)], rests).map((one) => one.days)).toEqual(days);
+])('%s does not count', (_, pauses, days) => {
+  expect(trapIntervals(door, [reading('2026-07-08', 5), reading('2026-07-15', 3)], pauses).map((one) => one.days)).toEqual(days);
 });
 
 test('the newest rate in a week', () => {

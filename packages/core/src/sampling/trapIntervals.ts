@@ -15,7 +15,7 @@ export interface TrapReading {
 }
 
 /** Days on which a trap was set aside; it still is when there is no last day. */
-export interface TrapRest {
+export interface TrapPause {
   readonly from: string;
   readonly until: string | null;
 }
@@ -25,13 +25,13 @@ export interface TrapRest {
  * A reading on the day of the one before adds to it. Days at rest do not count.
  *
  * @param readings - in any order
- * @param rests - that do not overlap
+ * @param pauses - that do not overlap
  * @returns in order of day; each for the spot at which the trap stood when it was read
  */
 export function trapIntervals(
   places: readonly TrapPlace[],
   readings: readonly TrapReading[],
-  rests: readonly TrapRest[] = [],
+  pauses: readonly TrapPause[] = [],
 ): (TrapCatch & { readonly until: string })[] {
   const ordered = [...readings].sort((a, b) => a.checkedOn.localeCompare(b.checkedOn));
   const intervals: (TrapCatch & { readonly until: string })[] = [];
@@ -40,7 +40,7 @@ export function trapIntervals(
   for (const { checkedOn, count, emptied } of ordered) {
     const spot = places.findLast(({ from }) => from < checkedOn) ?? places[0];
     if (!spot || !since) continue;
-    const days = daysBetween(since, checkedOn) - restDays(rests, since, checkedOn);
+    const days = daysBetween(since, checkedOn) - pausedDays(pauses, since, checkedOn);
     if (days > 0) intervals.push({ spot: spot.name, days, caught: Math.max(0, count - carried), until: checkedOn });
     carried = emptied ? 0 : count;
     since = checkedOn;
@@ -48,8 +48,8 @@ export function trapIntervals(
   return intervals;
 }
 
-function restDays(rests: readonly TrapRest[], from: string, until: string): number {
-  return rests.reduce((sum, rest) => {
+function pausedDays(pauses: readonly TrapPause[], from: string, until: string): number {
+  return pauses.reduce((sum, rest) => {
     const first = rest.from > from ? rest.from : from;
     const last = rest.until && rest.until < until ? rest.until : until;
     return sum + Math.max(0, daysBetween(first, last));

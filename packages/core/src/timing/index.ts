@@ -1,6 +1,6 @@
 // Days and waits
-export { addDays, clockAt, dayAt, daysBetween, instantOf, waitsAfter } from './waits.js';
-export type { Waits } from './waits.js';
+export { addDays, clockAt, dayAt, daysBetween, instantOf, intervalsAfter } from './waits.js';
+export type { Intervals } from './waits.js';
 
 // Weather
 export { hourMs, leafWetMinutes } from './weatherHour.js';

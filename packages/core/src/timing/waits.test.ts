@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { addDays, clockAt, dayAt, daysBetween, instantOf, waitsAfter } from './waits';
+import { addDays, clockAt, dayAt, daysBetween, instantOf, intervalsAfter } from './waits';
 
 test('re-entry by the hour, harvest and repeat by the calendar of the garden', () => {
-  expect(waitsAfter('2026-07-18T19:00:00Z', 'Europe/London', { reEntryHours: 12, harvestDays: 1 }, true)).toEqual({
+  expect(intervalsAfter('2026-07-18T19:00:00Z', 'Europe/London', { reEntryHours: 12, preHarvestDays: 1 }, true)).toEqual({
     reEntryAt: '2026-07-19T07:00:00Z',
     harvestSafeOn: '2026-07-19',
     repeatFrom: null,
@@ -10,18 +10,18 @@ test('re-entry by the hour, harvest and repeat by the calendar of the garden', (
 });
 
 test('the day is that of the garden, not of the server', () => {
-  const waits = waitsAfter('2026-07-18T19:00:00Z', 'Pacific/Auckland', { reEntryHours: 0, harvestDays: 3, repeatDays: [7, 10] }, true);
+  const waits = intervalsAfter('2026-07-18T19:00:00Z', 'Pacific/Auckland', { reEntryHours: 0, preHarvestDays: 3, repeatDays: [7, 10] }, true);
   expect([waits.harvestSafeOn, waits.repeatFrom]).toEqual(['2026-07-22', '2026-07-26']);
 });
 
 test('what is not eaten has no harvest day; a zone that is none is refused', () => {
-  expect(waitsAfter('2026-07-18T19:00:00Z', 'UTC', { reEntryHours: 0, harvestDays: 3 }, false).harvestSafeOn).toBeNull();
-  expect(() => waitsAfter('2026-07-18T19:00:00Z', 'Reach/Nowhere', { reEntryHours: 0, harvestDays: 3 }, true)).toThrow(RangeError);
+  expect(intervalsAfter('2026-07-18T19:00:00Z', 'UTC', { reEntryHours: 0, preHarvestDays: 3 }, false).harvestSafeOn).toBeNull();
+  expect(() => intervalsAfter('2026-07-18T19:00:00Z', 'Reach/Nowhere', { reEntryHours: 0, preHarvestDays: 3 }, true)).toThrow(RangeError);
 });
 
 test('re-entry hours are hours, also over the night when the clocks go back', () => {
   // 25 October 2026, 01:00 UTC: London goes from summer time to standard time.
-  const { reEntryAt } = waitsAfter('2026-10-24T20:00:00Z', 'Europe/London', { reEntryHours: 12, harvestDays: 0 }, true);
+  const { reEntryAt } = intervalsAfter('2026-10-24T20:00:00Z', 'Europe/London', { reEntryHours: 12, preHarvestDays: 0 }, true);
   expect(reEntryAt).toBe('2026-10-25T08:00:00Z');
   expect(clockAt(reEntryAt, 'Europe/London')).toBe('2026-10-25T08:00');
 });

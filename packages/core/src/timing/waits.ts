@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 
 /** What must be waited for after an application. */
-export interface Waits {
+export interface Intervals {
   /** nobody without protection enters before this instant, ISO 8601 in UTC */
   readonly reEntryAt: string;
   /** first day on which the crop may be picked, in the garden's calendar; `null` for plants that are not eaten */
@@ -19,21 +19,21 @@ export interface Waits {
  * @param timeZone - IANA name
  * @throws RangeError for a malformed instant or an unknown time zone
  * @example
- * waitsAfter('2026-07-18T19:00:00Z', 'Europe/London', { reEntryHours: 12, harvestDays: 1 }, true)
+ * intervalsAfter('2026-07-18T19:00:00Z', 'Europe/London', { reEntryHours: 12, preHarvestDays: 1 }, true)
  * // => { reEntryAt: '2026-07-19T07:00:00Z', harvestSafeOn: '2026-07-19', repeatFrom: null }
  */
-export function waitsAfter(
+export function intervalsAfter(
   appliedAt: string,
   timeZone: string,
-  limits: { readonly reEntryHours: number; readonly harvestDays: number; readonly repeatDays?: readonly number[] | undefined },
+  limits: { readonly reEntryHours: number; readonly preHarvestDays: number; readonly repeatDays?: readonly number[] | undefined },
   eaten: boolean,
-): Waits {
+): Intervals {
   const instant = Temporal.Instant.from(appliedAt);
   const day = instant.toZonedDateTimeISO(timeZone).toPlainDate();
   const interval = limits.repeatDays?.[0];
   return {
     reEntryAt: instant.add({ hours: limits.reEntryHours }).toString(),
-    harvestSafeOn: eaten ? day.add({ days: limits.harvestDays }).toString() : null,
+    harvestSafeOn: eaten ? day.add({ days: limits.preHarvestDays }).toString() : null,
     repeatFrom: interval === undefined ? null : day.add({ days: interval }).toString(),
   };
 }

@@ -1,4 +1,4 @@
-import type { InterventionFacts, Stance, Treatment } from './interventionFacts.js';
+import type { InterventionFacts, Stance, Effect } from './interventionFacts.js';
 
 /** How heavily a school of growing counts harm to helpers, bees and soil, in plants' worth. */
 const harmWeight: Readonly<Record<Stance, number>> = { hands: 1.2, organic: 0.8, softest: 0.5, protect: 0.15 };
@@ -28,7 +28,7 @@ export const defaultPrices: Prices = { plantValue: 4, minute: 0.2 };
  */
 export function expectedLoss(
   intervention: InterventionFacts,
-  treatments: readonly Treatment[],
+  treatments: readonly Effect[],
   conditionCount: number,
   stance: Stance,
   prices: Prices = defaultPrices,

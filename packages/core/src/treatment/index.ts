@@ -1,13 +1,13 @@
 // The judgement
-export { optionsFor } from './options.js';
-export type { OptionAlert, Options } from './options.js';
-export type { Option, Verdict } from './option.js';
+export { judgeInterventions } from './judgeInterventions.js';
+export type { TreatmentAlert, Judgement } from './judgeInterventions.js';
+export type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 
 // Its parts
 export { defaultPrices, expectedLoss } from './expectedLoss.js';
 export type { Prices } from './expectedLoss.js';
-export { planFor } from './plan.js';
-export type { PlanStep } from './plan.js';
+export { planFor } from './combinedPlan.js';
+export type { PlanStep } from './combinedPlan.js';
 export { reasonText } from './reasonText.js';
 export type { Reason, ReasonCode } from './rules.js';
 
@@ -24,5 +24,5 @@ export type {
   Stance,
   Step,
   TreatableCondition,
-  Treatment,
+  Effect,
 } from './interventionFacts.js';

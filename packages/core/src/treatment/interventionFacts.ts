@@ -20,14 +20,14 @@ export interface InterventionFacts {
   readonly temperatureC?: { readonly min: number; readonly max: number } | undefined;
   readonly settings: readonly string[];
   readonly onEaten: boolean;
-  readonly harvestDays: number;
+  readonly preHarvestDays: number;
   readonly repeatDays?: readonly number[] | undefined;
   readonly seasonMax?: number | undefined;
   readonly rainFastHours?: number | undefined;
   readonly minutesPerPlant: number;
   readonly costPerPlant: number;
   readonly harmsHosts: readonly { readonly host: string; readonly harm: 'slight' | 'serious'; readonly why: string }[];
-  readonly apartFrom: readonly { readonly use: string; readonly days: number; readonly why: string }[];
+  readonly apartFrom: readonly { readonly intervention: string; readonly days: number; readonly why: string }[];
   /** pointless unless harvest is this near, days */
   readonly harvestWithinDays?: number | undefined;
   /** pointless unless helpers were seen */
@@ -52,12 +52,12 @@ export interface TreatableCondition {
   readonly id: string;
   readonly name: string;
   readonly stages: readonly { readonly id: string; readonly kind: StageKind; readonly hidden?: Hiding | undefined }[];
-  readonly treat: readonly Treatment[];
+  readonly treat: readonly Effect[];
   readonly disputes: readonly Dispute[];
 }
 
-export interface Treatment {
-  readonly use: string;
+export interface Effect {
+  readonly intervention: string;
   readonly stages: readonly StageKind[];
   /** percent, low and high */
   readonly efficacy: readonly number[];
@@ -69,8 +69,8 @@ export interface RegionRules {
   readonly id: string;
   readonly authority: string;
   readonly notifiable: readonly string[];
-  readonly forbidden: readonly { readonly use: string; readonly why: string }[];
-  readonly restricted: readonly { readonly use: string; readonly why: string }[];
+  readonly forbidden: readonly { readonly intervention: string; readonly why: string }[];
+  readonly restricted: readonly { readonly intervention: string; readonly why: string }[];
 }
 
 /** The planting as it stands today. */
@@ -88,7 +88,7 @@ export interface Situation {
     { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
   readonly helpersSeen: boolean;
   readonly hidden?: Hiding | undefined;
-  readonly recent: readonly { readonly ingredient: string; readonly daysAgo: number }[];
+  readonly recent: readonly { readonly intervention: string; readonly daysAgo: number }[];
   readonly stance: Stance;
   readonly region: RegionRules;
 }

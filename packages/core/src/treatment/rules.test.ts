@@ -1,11 +1,11 @@
-import type { InterventionFacts, Situation, Treatment } from './interventionFacts';
-import { optionsFor } from './options';
+import type { InterventionFacts, Situation, Effect } from './interventionFacts';
+import { judgeInterventions } from './judgeInterventions';
 import { condition, situation, spray, treatment } from './testSituation';
 
 interface Change {
   readonly spray?: Partial<InterventionFacts>;
   readonly situation?: Partial<Situation>;
-  readonly treatment?: Partial<Treatment>;
+  readonly treatment?: Partial<Effect>;
   readonly others?: readonly InterventionFacts[];
 }
 
@@ -13,7 +13,7 @@ interface Change {
 function judge(change: Change): string[] {
   const intervention = { ...spray, ...change.spray };
   const here = { ...situation, conditions: [condition('aphid', [treatment('spray', change.treatment)])], ...change.situation };
-  const option = optionsFor([intervention, ...(change.others ?? [])], here).options.find(({ id }) => id === 'spray')!;
+  const option = judgeInterventions([intervention, ...(change.others ?? [])], here).options.find(({ id }) => id === 'spray')!;
   return [option.verdict, ...option.reasons.map(({ code }) => code)];
 }
 
@@ -26,12 +26,12 @@ test.each<[string, Change, string[]]>([
   ['a suspect to be reported closes all', { situation: { region: { ...neutral, notifiable: ['aphid'] } } }, ['ruled-out', 'notifiable']],
   [
     'the region forbids it',
-    { situation: { region: { ...neutral, forbidden: [{ use: 'spray', why: 'banned' }] } } },
+    { situation: { region: { ...neutral, forbidden: [{ intervention: 'spray', why: 'banned' }] } } },
     ['ruled-out', 'forbidden-here'],
   ],
   [
     'the region restricts it',
-    { situation: { region: { ...neutral, restricted: [{ use: 'spray', why: 'licence' }] } } },
+    { situation: { region: { ...neutral, restricted: [{ intervention: 'spray', why: 'licence' }] } } },
     ['ruled-out', 'restricted'],
   ],
   ['the card restricts it', { spray: { restricted: true } }, ['ruled-out', 'restricted']],
@@ -62,9 +62,9 @@ test.each<[string, Change, string[]]>([
 
   ['not for what is eaten', { spray: { onEaten: false } }, ['ruled-out', 'not-on-eaten']],
   ['not eaten: allowed', { spray: { onEaten: false }, situation: { edible: false } }, ['fits']],
-  ['harvest on the last day that counts', { spray: { harvestDays: 7 }, situation: { daysToHarvest: 7 } }, ['fits']],
-  ['harvest a day too soon', { spray: { harvestDays: 7 }, situation: { daysToHarvest: 6 } }, ['ruled-out', 'harvest']],
-  ['harvest not said', { spray: { harvestDays: 7 }, situation: { daysToHarvest: undefined } }, ['care', 'harvest-close']],
+  ['harvest on the last day that counts', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: 7 } }, ['fits']],
+  ['harvest a day too soon', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: 6 } }, ['ruled-out', 'harvest']],
+  ['harvest not said', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: undefined } }, ['care', 'harvest-close']],
 
   ['picking now: too early', { spray: { harvestWithinDays: 21 } }, ['ruled-out', 'not-ripe']],
   ['picking now: near enough', { spray: { harvestWithinDays: 21 }, situation: { daysToHarvest: 21 } }, ['fits']],
@@ -98,12 +98,12 @@ test.each<[string, Change, string[]]>([
 
   [
     'used two days ago, seven apart',
-    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ ingredient: 'spray', daysAgo: 2 }] } },
+    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ intervention: 'spray', daysAgo: 2 }] } },
     ['ruled-out', 'too-soon'],
   ],
   [
     'used a week ago, seven apart',
-    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ ingredient: 'spray', daysAgo: 7 }] } },
+    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ intervention: 'spray', daysAgo: 7 }] } },
     ['fits'],
   ],
   [
@@ -112,8 +112,8 @@ test.each<[string, Change, string[]]>([
       spray: { seasonMax: 2 },
       situation: {
         recent: [
-          { ingredient: 'spray', daysAgo: 40 },
-          { ingredient: 'spray', daysAgo: 80 },
+          { intervention: 'spray', daysAgo: 40 },
+          { intervention: 'spray', daysAgo: 80 },
         ],
       },
     },
@@ -122,8 +122,8 @@ test.each<[string, Change, string[]]>([
   [
     'oil lay near, by its own card',
     {
-      spray: { apartFrom: [{ use: 'oil', days: 30, why: 'burns' }] },
-      situation: { recent: [{ ingredient: 'oil', daysAgo: 29 }] },
+      spray: { apartFrom: [{ intervention: 'oil', days: 30, why: 'burns' }] },
+      situation: { recent: [{ intervention: 'oil', daysAgo: 29 }] },
       others: [oil],
     },
     ['ruled-out', 'apart'],
@@ -131,16 +131,16 @@ test.each<[string, Change, string[]]>([
   [
     'oil lay near, by the other card',
     {
-      situation: { recent: [{ ingredient: 'oil', daysAgo: 3 }] },
-      others: [{ ...oil, apartFrom: [{ use: 'spray', days: 30, why: 'burns' }] }],
+      situation: { recent: [{ intervention: 'oil', daysAgo: 3 }] },
+      others: [{ ...oil, apartFrom: [{ intervention: 'spray', days: 30, why: 'burns' }] }],
     },
     ['ruled-out', 'apart'],
   ],
   [
     'oil lay long enough ago',
     {
-      spray: { apartFrom: [{ use: 'oil', days: 30, why: 'burns' }] },
-      situation: { recent: [{ ingredient: 'oil', daysAgo: 30 }] },
+      spray: { apartFrom: [{ intervention: 'oil', days: 30, why: 'burns' }] },
+      situation: { recent: [{ intervention: 'oil', daysAgo: 30 }] },
       others: [oil],
     },
     ['fits'],
@@ -149,7 +149,7 @@ test.each<[string, Change, string[]]>([
     'the same mode of action this month',
     {
       spray: { modeOfAction: { scheme: 'IRAC', group: '5' } },
-      situation: { recent: [{ ingredient: 'oil', daysAgo: 20 }] },
+      situation: { recent: [{ intervention: 'oil', daysAgo: 20 }] },
       others: [{ ...oil, modeOfAction: { scheme: 'IRAC', group: '5' } }],
     },
     ['care', 'rotate'],
@@ -158,7 +158,7 @@ test.each<[string, Change, string[]]>([
     'multi-site groups need no rotation',
     {
       spray: { modeOfAction: { scheme: 'FRAC', group: 'M02' } },
-      situation: { recent: [{ ingredient: 'oil', daysAgo: 20 }] },
+      situation: { recent: [{ intervention: 'oil', daysAgo: 20 }] },
       others: [{ ...oil, modeOfAction: { scheme: 'FRAC', group: 'M02' } }],
     },
     ['fits'],
@@ -191,7 +191,7 @@ test('one of two causes: combine it', () => {
 
 test('a hard rule stays hard, however well the option would do', () => {
   const best = judge({
-    spray: { harvestDays: 7, costPerPlant: 0, minutesPerPlant: 0 },
+    spray: { preHarvestDays: 7, costPerPlant: 0, minutesPerPlant: 0 },
     treatment: { efficacy: [99, 100] },
     situation: { daysToHarvest: 1 },
   });
@@ -199,10 +199,10 @@ test('a hard rule stays hard, however well the option would do', () => {
 });
 
 test('each reason is a sentence with its figures', () => {
-  const { options } = optionsFor([{ ...spray, harvestDays: 7, repeatDays: [7, 10] }], {
+  const { options } = judgeInterventions([{ ...spray, preHarvestDays: 7, repeatDays: [7, 10] }], {
     ...situation,
     daysToHarvest: 1,
-    recent: [{ ingredient: 'spray', daysAgo: 6 }],
+    recent: [{ intervention: 'spray', daysAgo: 6 }],
   });
   expect(options[0]!.reasons.map(({ text }) => text)).toEqual([
     'Needs 7 days before harvest, and harvest is in 1 day.',

@@ -1,4 +1,4 @@
-import type { InterventionFacts, Situation, StageKind, Treatment } from './interventionFacts.js';
+import type { InterventionFacts, Situation, StageKind, Effect } from './interventionFacts.js';
 
 export type ReasonCode =
   | 'notifiable'
@@ -45,7 +45,7 @@ export interface Reason {
 /** An intervention with the treatments (condition × stage) that call for it here. */
 export interface Proposal {
   readonly intervention: InterventionFacts;
-  readonly treatments: readonly Treatment[];
+  readonly treatments: readonly Effect[];
   readonly all: ReadonlyMap<string, InterventionFacts>;
 }
 
@@ -62,9 +62,9 @@ const notifiable: Rule = (_, { conditions, region }) => {
 };
 
 const region: Rule = ({ intervention }, { region: rules }) => {
-  const forbidden = rules.forbidden.find(({ use }) => use === intervention.id);
+  const forbidden = rules.forbidden.find((one) => one.intervention === intervention.id);
   if (forbidden) return ruledOut('forbidden-here', { why: forbidden.why });
-  const restricted = rules.restricted.find(({ use }) => use === intervention.id);
+  const restricted = rules.restricted.find((one) => one.intervention === intervention.id);
   if (restricted) return ruledOut('restricted', { why: restricted.why });
   return intervention.restricted ? ruledOut('restricted', { why: 'a licensed applicator decides and applies' }) : undefined;
 };
@@ -85,9 +85,9 @@ const harvest: Rule = ({ intervention }, { edible, daysToHarvest }) => {
   if (!edible) return undefined;
   if (!intervention.onEaten) return ruledOut('not-on-eaten');
   if (daysToHarvest === undefined)
-    return intervention.harvestDays > 0 ? care('harvest-close', { days: intervention.harvestDays }) : undefined;
-  return intervention.harvestDays > daysToHarvest
-    ? ruledOut('harvest', { days: intervention.harvestDays, left: daysToHarvest })
+    return intervention.preHarvestDays > 0 ? care('harvest-close', { days: intervention.preHarvestDays }) : undefined;
+  return intervention.preHarvestDays > daysToHarvest
+    ? ruledOut('harvest', { days: intervention.preHarvestDays, left: daysToHarvest })
     : undefined;
 };
 
@@ -136,7 +136,7 @@ const shield: Rule = ({ intervention }, { hidden }) => {
 };
 
 const recent: Rule = ({ intervention }, situation) => {
-  const own = situation.recent.filter(({ ingredient }) => ingredient === intervention.id);
+  const own = situation.recent.filter((one) => one.intervention === intervention.id);
   if (intervention.seasonMax !== undefined && own.length >= intervention.seasonMax)
     return ruledOut('season-max', { max: intervention.seasonMax });
   const interval = intervention.repeatDays?.[0];
@@ -145,12 +145,12 @@ const recent: Rule = ({ intervention }, situation) => {
 };
 
 const apart: Rule = ({ intervention, all }, situation) => {
-  for (const { ingredient, daysAgo } of situation.recent) {
+  for (const { intervention: before, daysAgo } of situation.recent) {
     const clash =
-      intervention.apartFrom.find(({ use }) => use === ingredient) ??
-      all.get(ingredient)?.apartFrom.find(({ use }) => use === intervention.id);
+      intervention.apartFrom.find((one) => one.intervention === before) ??
+      all.get(before)?.apartFrom.find((one) => one.intervention === intervention.id);
     if (clash && daysAgo < clash.days)
-      return ruledOut('apart', { other: all.get(ingredient)?.name ?? ingredient, days: clash.days, daysAgo, why: clash.why });
+      return ruledOut('apart', { other: all.get(before)?.name ?? before, days: clash.days, daysAgo, why: clash.why });
   }
   return undefined;
 };
@@ -159,8 +159,8 @@ const rotate: Rule = ({ intervention, all }, situation) => {
   const group = intervention.modeOfAction;
   // Multi-site groups (FRAC M, "not classified") carry next to no risk of resistance.
   if (!group || /^(M|NC|UN)/.test(group.group)) return undefined;
-  const same = situation.recent.find(({ ingredient, daysAgo }) => {
-    const other = all.get(ingredient)?.modeOfAction;
+  const same = situation.recent.find(({ intervention, daysAgo }) => {
+    const other = all.get(intervention)?.modeOfAction;
     return daysAgo <= 30 && other?.scheme === group.scheme && other.group === group.group;
   });
   return same && care('rotate', { group: `${group.scheme} ${group.group}`, daysAgo: same.daysAgo });

@@ -1,4 +1,4 @@
-import type { InterventionFacts, Situation, TreatableCondition, Treatment } from './interventionFacts.js';
+import type { InterventionFacts, Situation, TreatableCondition, Effect } from './interventionFacts.js';
 
 /** A plain soft spray on leaves, for tests to change. */
 export const spray: InterventionFacts = {
@@ -12,7 +12,7 @@ export const spray: InterventionFacts = {
   helpers: 'none',
   settings: ['outdoor', 'greenhouse', 'indoor', 'hydroponic'],
   onEaten: true,
-  harvestDays: 0,
+  preHarvestDays: 0,
   minutesPerPlant: 1,
   costPerPlant: 0.1,
   harmsHosts: [],
@@ -22,15 +22,15 @@ export const spray: InterventionFacts = {
   disputes: [],
 };
 
-export const treatment = (use: string, rest: Partial<Treatment> = {}): Treatment => ({
-  use,
+export const treatment = (intervention: string, rest: Partial<Effect> = {}): Effect => ({
+  intervention,
   stages: ['nymph', 'adult'],
   efficacy: [50, 80],
   evidence: 'strong',
   ...rest,
 });
 
-export const condition = (id: string, treat: readonly Treatment[]): TreatableCondition => ({
+export const condition = (id: string, treat: readonly Effect[]): TreatableCondition => ({
   id,
   name: id,
   stages: [

@@ -1,5 +1,5 @@
 import type { OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
-import { optionsFor, stageKinds } from '@field-nurse/core/treatment';
+import { judgeInterventions, stageKinds } from '@field-nurse/core/treatment';
 import type { Library } from '../entries.js';
 import { resolve, unknownName } from './resolve.js';
 
@@ -9,7 +9,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
   const conditions = request.conditions.map((name, i) => resolve(library.conditions, name, ['conditions', i]));
   const stages = new Set<string>([...stageKinds, ...conditions.flatMap(({ stages }) => stages.map(({ id }) => id))]);
   if (request.stage !== undefined && !stages.has(request.stage)) throw unknownName(['stage'], request.stage);
-  return optionsFor(library.interventions, {
+  return judgeInterventions(library.interventions, {
     host,
     conditions,
     stage: request.stage,
@@ -23,7 +23,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
     helpersSeen: request.helpersSeen ?? false,
     hidden: request.hidden,
     recent: (request.recent ?? []).map(({ ingredient, daysAgo }, i) => ({
-      ingredient: resolve(library.interventions, ingredient, ['recent', i, 'ingredient']).id,
+      intervention: resolve(library.interventions, ingredient, ['recent', i, 'ingredient']).id,
       daysAgo,
     })),
     stance: request.stance,

@@ -1,6 +1,6 @@
 import { show } from '../testing/show';
 import { application, decision, look, sample, sickness, summary } from '../testing/test-garden';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { sampleState } from '../clinic/sample-state';
 import { CaseHead } from './case-head';
 import { CaseTimeline } from './case-timeline';
@@ -8,7 +8,7 @@ import { EvidenceBars } from './evidence-bars';
 import { NotifiableNotice } from './notifiable-notice';
 import { WorkingDiagnosis } from './working-diagnosis';
 
-const book = (...states: ReturnType<typeof sampleState>[]) => ({ provide: ClinicBook, useValue: { of: () => states } });
+const book = (...states: ReturnType<typeof sampleState>[]) => ({ provide: ClinicSamples, useValue: { of: () => states } });
 
 test('a notice says what to do, what not to do, and whom to call in this region', async () => {
   const { page, text } = await show(NotifiableNotice, { suspects: ['colorado-beetle', 'plum-pox'] });
@@ -78,7 +78,7 @@ test('the story goes by days: found, taken for, chosen, done, looked, sent', asy
   const { page } = await show(
     CaseTimeline,
     { case: 'rust' },
-    { garden: { cases: [one], decisions: [decision], applications: [application], looks: [look] }, providers: [book(sent)] },
+    { garden: { cases: [one], decisions: [decision], applications: [application], assessments: [look] }, providers: [book(sent)] },
   );
   const days = page.getByRole('region', { name: 'How it went' }).querySelectorAll('ol > li');
   const lines = [...days].map((day) => day.textContent.replace(/\s+/g, ' ').trim());

@@ -21,7 +21,7 @@ import { caseReckoning } from './case-reckoning';
 import { CaseTimeline } from './case-timeline';
 import { CauseList } from './cause-list';
 import { FindingChips } from './finding-chips';
-import { NextLooks } from './next-looks';
+import { NextChecks } from './next-checks';
 import { NotifiableNotice } from './notifiable-notice';
 import { SignPalette } from './sign-palette';
 import { suspectsIn } from './suspects';
@@ -45,7 +45,7 @@ import { WorkingDiagnosis } from './working-diagnosis';
     CauseList,
     ClinicPanel,
     FindingChips,
-    NextLooks,
+    NextChecks,
     NotifiableNotice,
     SignPalette,
     WhyNot,

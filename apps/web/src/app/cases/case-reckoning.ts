@@ -3,10 +3,10 @@ import { computed, inject, resource } from '@angular/core';
 import type { DifferentialAnswer, DifferentialRequest, Planting, Written } from '@field-nurse/contract';
 import { daysBetween } from '@field-nurse/core/timing';
 import { Calc } from '../calc/calc';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { Garden } from '../gardens/garden';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
-import { WeatherBook } from '../weather/weather-book';
+import { GardenWeather } from '../weather/garden-weather';
 import type { Chip } from './case-findings';
 import { chipsOf } from './case-findings';
 import { caseQuestion } from './case-question';
@@ -38,7 +38,7 @@ export interface CaseReckoning {
 
 /** Reckon a case of the garden, the same on every page that speaks of it. Call it where things are injected. */
 export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): CaseReckoning {
-  const [garden, clinics, weather, calc] = [inject(Garden), inject(ClinicBook), inject(WeatherBook), inject(Calc)];
+  const [garden, clinics, weather, calc] = [inject(Garden), inject(ClinicSamples), inject(GardenWeather), inject(Calc)];
   const { value, planting, words, asked } = inHand ?? asRecorded(garden, caseId);
 
   const reading = resource({

@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, input, signal } from '@angular/core
 import type { Case, DifferentialRequest, Planting } from '@field-nurse/contract';
 import { readWords } from '@field-nurse/core/diagnosis';
 import { Calc } from '../calc/calc';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { answerTo } from '../testing/answers';
 import { reference, show } from '../testing/show';
 import { planting, sickness, today } from '../testing/test-garden';
-import { WeatherBook } from '../weather/weather-book';
+import { GardenWeather } from '../weather/garden-weather';
 import { caseReckoning } from './case-reckoning';
 
 /** A page that shows what a case comes to: its record alone, or with words that are being typed. */
@@ -50,8 +50,8 @@ async function reckon({ cases, plantings = [planting], readFails = false, tests 
       garden: { cases: [...cases], plantings: [...plantings] },
       providers: [
         { provide: Calc, useValue: calc },
-        { provide: ClinicBook, useValue: { testsOf: () => tests } },
-        { provide: WeatherBook, useValue: { measured: signal([{ temperatureC: 19.6 }, { temperatureC: null }, { temperatureC: 24 }]) } },
+        { provide: ClinicSamples, useValue: { testsOf: () => tests } },
+        { provide: GardenWeather, useValue: { measured: signal([{ temperatureC: 19.6 }, { temperatureC: null }, { temperatureC: 24 }]) } },
       ],
     },
   );

@@ -33,7 +33,7 @@ const sheet = caseSheet({
     ],
     otherProbability: 0.02,
   } as unknown as DifferentialAnswer,
-  nameOf: { sign: name, condition: name, host: name, option: name },
+  nameOf: { sign: name, condition: name, host: name, intervention: name },
   samples: [
     {
       sample: { clinicName: 'Reedbank' } as ClinicSample,
@@ -44,7 +44,7 @@ const sheet = caseSheet({
       results: [{ condition: 'rust', result: 'positive', sensitivity: 0.9, specificity: 0.95 }],
     },
   ],
-  treatments: [{ option: 'soap', appliedAt: '2026-07-03T18:00:00Z' }],
+  treatments: [{ intervention: 'soap', appliedAt: '2026-07-03T18:00:00Z' }],
   made: '2026-07-18T09:30:00Z',
 });
 

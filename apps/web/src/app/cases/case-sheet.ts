@@ -14,11 +14,11 @@ export interface SheetParts {
     readonly sign: (id: string) => string;
     readonly condition: (id: string) => string;
     readonly host: (id: string) => string;
-    readonly option: (id: string) => string;
+    readonly intervention: (id: string) => string;
   };
   /** what plant clinics found */
   readonly samples: readonly SampleState[];
-  readonly treatments: readonly { readonly option: string; readonly appliedAt: string }[];
+  readonly treatments: readonly { readonly intervention: string; readonly appliedAt: string }[];
   readonly made: string;
 }
 
@@ -71,7 +71,7 @@ export function caseSheet({ one, planting, place, garden, read, answer, nameOf, 
       on: since,
       results: results.map(({ condition, ...rest }) => ({ id: condition, name: nameOf.condition(condition), ...rest })),
     })),
-    treatments: treatments.map(({ option, appliedAt }) => ({ id: option, name: nameOf.option(option), at: appliedAt })),
+    treatments: treatments.map(({ intervention, appliedAt }) => ({ id: intervention, name: nameOf.intervention(intervention), at: appliedAt })),
     note: one.note,
   };
 }

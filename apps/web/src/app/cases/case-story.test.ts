@@ -1,4 +1,4 @@
-import type { Application, Case, Decision, Look } from '@field-nurse/contract';
+import type { Application, Case, Decision, Assessment } from '@field-nurse/contract';
 import { caseStory } from './case-story';
 
 const one = {
@@ -13,10 +13,10 @@ const one = {
 } as unknown as Case;
 const story = caseStory({
   one,
-  decisions: [{ decidedOn: '2026-07-01', option: 'soap' } as Decision],
-  applications: [{ appliedAt: '2026-07-03T23:30:00Z', option: 'soap' } as Application],
+  decisions: [{ decidedOn: '2026-07-01', intervention: 'soap' } as Decision],
+  applications: [{ appliedAt: '2026-07-03T23:30:00Z', intervention: 'soap' } as Application],
   samples: [],
-  looks: [{ lookedOn: '2026-07-09', severity: 10 } as Look],
+  assessments: [{ assessedOn: '2026-07-09', severity: 10 } as Assessment],
   timeZone: 'Europe/London',
 });
 
@@ -26,7 +26,7 @@ test('days are in order, and what happened on a day in the order of the work', (
 });
 
 test('an application belongs to its day on the garden’s clock', () => {
-  expect(story[2]!.events).toEqual([{ kind: 'treated', on: '2026-07-04', option: 'soap' }]);
+  expect(story[2]!.events).toEqual([{ kind: 'treated', on: '2026-07-04', intervention: 'soap' }]);
 });
 
 test('what was struck is no part of the story, an old scar is', () => {

@@ -1,4 +1,4 @@
-import type { Application, Case, ClinicResult, Decision, Look } from '@field-nurse/contract';
+import type { Application, Case, ClinicResult, Decision, Assessment } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import type { SampleState } from '../clinic/sample-state';
 
@@ -7,8 +7,8 @@ export type StoryEvent =
   | { readonly kind: 'opened' | 'closed'; readonly on: string }
   | { readonly kind: 'found'; readonly on: string; readonly sign: string; readonly state: 'seen' | 'absent' | 'old' }
   | { readonly kind: 'taken-for'; readonly on: string; readonly conditions: readonly string[]; readonly why: string }
-  | { readonly kind: 'decided'; readonly on: string; readonly option: string }
-  | { readonly kind: 'treated'; readonly on: string; readonly option: string }
+  | { readonly kind: 'decided'; readonly on: string; readonly intervention: string }
+  | { readonly kind: 'treated'; readonly on: string; readonly intervention: string }
   | { readonly kind: 'sent'; readonly on: string; readonly clinic: string }
   | { readonly kind: 'lost'; readonly on: string; readonly clinic: string }
   | { readonly kind: 'tested'; readonly on: string; readonly condition: string; readonly result: ClinicResult['result'] }
@@ -18,7 +18,7 @@ export interface CaseRecords {
   readonly one: Case;
   readonly decisions: readonly Decision[];
   readonly applications: readonly Application[];
-  readonly looks: readonly Look[];
+  readonly assessments: readonly Assessment[];
   readonly samples: readonly SampleState[];
   readonly timeZone: string;
 }
@@ -37,15 +37,15 @@ const order: readonly StoryEvent['kind'][] = [
 ];
 
 /** The case's story by days, oldest first: what was found, what it was taken for and why, and what was done. */
-export function caseStory({ one, decisions, applications, looks, samples, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
+export function caseStory({ one, decisions, applications, assessments, samples, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
   const events: StoryEvent[] = [
     { kind: 'opened', on: one.openedOn },
     ...one.findings.flatMap(({ sign, state, on }) => (state === 'struck' ? [] : [{ kind: 'found' as const, on, sign, state }])),
     ...one.diagnoses.map(({ on, conditions, why }) => ({ kind: 'taken-for' as const, on, conditions, why })),
-    ...decisions.map(({ decidedOn, option }) => ({ kind: 'decided' as const, on: decidedOn, option })),
-    ...applications.map(({ appliedAt, option }) => ({ kind: 'treated' as const, on: dayAt(appliedAt, timeZone), option })),
+    ...decisions.map(({ decidedOn, intervention }) => ({ kind: 'decided' as const, on: decidedOn, intervention })),
+    ...applications.map(({ appliedAt, intervention }) => ({ kind: 'treated' as const, on: dayAt(appliedAt, timeZone), intervention })),
     ...samples.flatMap(eventsOfSample),
-    ...looks.map(({ lookedOn, severity }) => ({ kind: 'looked' as const, on: lookedOn, severity })),
+    ...assessments.map(({ assessedOn, severity }) => ({ kind: 'looked' as const, on: assessedOn, severity })),
     ...(one.closedOn ? [{ kind: 'closed' as const, on: one.closedOn }] : []),
   ];
   const days = [...new Set(events.map(({ on }) => on))].sort();

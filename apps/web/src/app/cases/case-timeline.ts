@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { resultWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -65,7 +65,7 @@ import type { StoryEvent } from './case-story';
 })
 export class CaseTimeline {
   readonly #garden = inject(Garden);
-  readonly #clinics = inject(ClinicBook);
+  readonly #clinics = inject(ClinicSamples);
   readonly #library = inject(Library);
   /** id of the case */
   readonly case = input.required<string>();
@@ -76,7 +76,7 @@ export class CaseTimeline {
       one,
       decisions: this.#garden.decisionsOf(one.id),
       applications: this.#garden.applications().filter(({ caseId }) => caseId === one.id),
-      looks: this.#garden.looksOf(one.id),
+      assessments: this.#garden.assessmentsOf(one.id),
       samples: this.#clinics.of(one.id),
       timeZone: this.#garden.summary().timeZone,
     });
@@ -94,9 +94,9 @@ export class CaseTimeline {
       case 'taken-for':
         return `Taken for ${this.#library.conditionNames(event.conditions)}`;
       case 'decided':
-        return `Chosen: ${this.#library.optionName(event.option)}`;
+        return `Chosen: ${this.#library.interventionName(event.intervention)}`;
       case 'treated':
-        return `Done: ${this.#library.optionName(event.option)}`;
+        return `Done: ${this.#library.interventionName(event.intervention)}`;
       case 'sent':
         return `Sample sent to ${event.clinic}`;
       case 'lost':

@@ -8,7 +8,7 @@ import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday } from '../shared/days';
 import { outcomeWords } from '../shared/words';
 import { workingConditions } from './case-diagnoses';
-import { nextLookOn } from '../recovery/case-looks';
+import { nextAssessmentOn } from '../recovery/case-assessments';
 
 /** All cases: the open ones by their next look, then the closed ones by year. */
 @Component({
@@ -76,7 +76,7 @@ export class CasesPage {
     this.garden
       .cases()
       .filter(({ closedOn }) => !closedOn)
-      .map((one) => ({ case: one, next: nextLookOn(this.garden.looksOf(one.id), this.garden.decisionsOf(one.id)) }))
+      .map((one) => ({ case: one, next: nextAssessmentOn(this.garden.assessmentsOf(one.id), this.garden.decisionsOf(one.id)) }))
       .sort((a, b) => (a.next ?? '9999').localeCompare(b.next ?? '9999')),
   );
   protected readonly closed = computed(() =>

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import type { Planting } from '@field-nurse/contract';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { resultWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -28,7 +28,7 @@ const causesShown = 6;
   templateUrl: './sheet-page.html',
 })
 export class SheetPage {
-  readonly #clinics = inject(ClinicBook);
+  readonly #clinics = inject(ClinicSamples);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   /** id of the case in the address */
@@ -81,7 +81,7 @@ export class SheetPage {
         sign: this.library.signName,
         condition: this.library.conditionName,
         host: this.library.hostName,
-        option: this.library.optionName,
+        intervention: this.library.interventionName,
       },
       samples: this.samples(),
       treatments: this.garden.applications().filter(({ caseId }) => caseId === one.id),

@@ -10,7 +10,7 @@ import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Offline } from '../offline/offline';
 import { now, sample, summary } from '../testing/test-garden';
-import { ClinicBook } from './clinic-book';
+import { ClinicSamples } from './clinic-samples';
 
 const sent: ClinicSample = { ...sample, sentOn: '2026-07-07' };
 const other: ClinicSample = { ...sample, id: 'later', caseId: 'moth', registeredOn: '2026-07-09' };
@@ -51,7 +51,7 @@ function start(first: () => Observable<readonly ClinicReport[]>, written: readon
       },
     ],
   });
-  const book = TestBed.inject(ClinicBook);
+  const book = TestBed.inject(ClinicSamples);
   return { book, calls, kept, answerWith: (next: typeof first) => (reply = next) };
 }
 

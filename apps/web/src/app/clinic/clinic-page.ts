@@ -9,7 +9,7 @@ import { suspectsIn } from '../cases/suspects';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { advice } from '../shared/words';
-import { ClinicBook } from './clinic-book';
+import { ClinicSamples } from './clinic-samples';
 import { NewSample } from './new-sample';
 import { SampleCard } from './sample-card';
 
@@ -63,7 +63,7 @@ export class ClinicPage {
   readonly #api = inject(Api);
   readonly #library = inject(Library);
   readonly #garden = inject(Garden);
-  protected readonly book = inject(ClinicBook);
+  protected readonly book = inject(ClinicSamples);
   /** id of the case in the address */
   readonly case = input.required<string>();
   protected readonly advice = advice;

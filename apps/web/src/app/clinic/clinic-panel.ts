@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
-import { ClinicBook } from './clinic-book';
+import { ClinicSamples } from './clinic-samples';
 import { resultWords, stepWords } from './clinic-words';
 import type { SampleState } from './sample-state';
 
@@ -48,7 +48,7 @@ import type { SampleState } from './sample-state';
 })
 export class ClinicPanel {
   readonly #library = inject(Library);
-  readonly #book = inject(ClinicBook);
+  readonly #book = inject(ClinicSamples);
   protected readonly garden = inject(Garden);
   /** id of the case */
   readonly case = input.required<string>();

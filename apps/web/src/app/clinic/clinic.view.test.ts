@@ -5,7 +5,7 @@ import { ApiError } from '../api/api-error';
 import { answerTo } from '../testing/answers';
 import { show } from '../testing/show';
 import { sample } from '../testing/test-garden';
-import { ClinicBook } from './clinic-book';
+import { ClinicSamples } from './clinic-samples';
 import { ClinicPanel } from './clinic-panel';
 import { NewSample } from './new-sample';
 import { ResultsForm } from './results-form';
@@ -191,7 +191,7 @@ test('what another clinic wrote is kept as shares, once each is said', async () 
 test('the panel beside a case tells of its samples in a few words', async () => {
   const results = [{ condition: 'leek-rust', result: 'negative', sensitivity: 0.9, specificity: 0.95 }] as const;
   const states = [sampleState({ ...sample, reportedOn: '2026-07-16', results: [...results] }, undefined)];
-  const of = (found: typeof states) => ({ providers: [{ provide: ClinicBook, useValue: { of: () => found } }] });
+  const of = (found: typeof states) => ({ providers: [{ provide: ClinicSamples, useValue: { of: () => found } }] });
   const { text } = await show(ClinicPanel, { case: 'rust' }, of(states));
   expect(text()).toBe('Plant clinic Result · 16 Jul Leek and garlic rust: not found See the samples');
 });

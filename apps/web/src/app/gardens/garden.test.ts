@@ -54,13 +54,13 @@ test('records are found by their id, and what is not there is not', () => {
   expect([garden.place('no'), garden.planting('no'), garden.case('no')]).toEqual([undefined, undefined, undefined]);
 });
 
-test('looks, decisions and applications of one case or planting, in the order of their days', () => {
+test('assessments, decisions and applications of one case or planting, in the order of their days', () => {
   const { garden } = start({
-    looks: [{ ...look, id: 'late', lookedOn: '2026-07-12' }, look, { ...look, id: 'other', caseId: 'other' }],
+    assessments: [{ ...look, id: 'late', assessedOn: '2026-07-12' }, look, { ...look, id: 'other', caseId: 'other' }],
     decisions: [{ ...decision, id: 'late', decidedOn: '2026-07-12' }, decision],
     applications: [{ ...application, id: 'late', appliedAt: '2026-07-12T18:00:00.000Z' }, application],
   });
-  expect(garden.looksOf('rust').map(({ id }) => id)).toEqual(['l', 'late']);
+  expect(garden.assessmentsOf('rust').map(({ id }) => id)).toEqual(['l', 'late']);
   expect(garden.decisionsOf('rust').map(({ id }) => id)).toEqual(['d', 'late']);
   expect(garden.applicationsOn('leeks').map(({ id }) => id)).toEqual(['a', 'late']);
 });

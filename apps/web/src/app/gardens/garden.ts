@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Application, Case, Decision, GardenSummary, Look, Place, Planting } from '@field-nurse/contract';
+import type { Application, Case, Decision, GardenSummary, Assessment, Place, Planting } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { gardenFeature } from './garden-state';
@@ -17,13 +17,13 @@ export class Garden {
   readonly cases = this.#store.selectSignal(gardenFeature.selectCases);
   readonly decisions = this.#store.selectSignal(gardenFeature.selectDecisions);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
-  readonly looks = this.#store.selectSignal(gardenFeature.selectLooks);
+  readonly assessments = this.#store.selectSignal(gardenFeature.selectAssessments);
   readonly traps = this.#store.selectSignal(gardenFeature.selectTraps);
   readonly catches = this.#store.selectSignal(gardenFeature.selectCatches);
-  readonly rounds = this.#store.selectSignal(gardenFeature.selectRounds);
+  readonly scoutingRounds = this.#store.selectSignal(gardenFeature.selectScoutingRounds);
   readonly stops = this.#store.selectSignal(gardenFeature.selectStops);
-  readonly gaugings = this.#store.selectSignal(gardenFeature.selectGaugings);
-  readonly chores = this.#store.selectSignal(gardenFeature.selectChores);
+  readonly leafMeasurements = this.#store.selectSignal(gardenFeature.selectLeafMeasurements);
+  readonly preventionTasks = this.#store.selectSignal(gardenFeature.selectPreventionTasks);
   readonly thresholds = this.#store.selectSignal(gardenFeature.selectThresholds);
   readonly ownEntries = this.#store.selectSignal(gardenFeature.selectOwnEntries);
   readonly clinicSamples = this.#store.selectSignal(gardenFeature.selectClinicSamples);
@@ -43,10 +43,10 @@ export class Garden {
   place = (id: string): Place | undefined => this.places().find((one) => one.id === id);
   planting = (id: string): Planting | undefined => this.plantings().find((one) => one.id === id);
   case = (id: string): Case | undefined => this.cases().find((one) => one.id === id);
-  looksOf = (caseId: string): Look[] =>
-    this.looks()
+  assessmentsOf = (caseId: string): Assessment[] =>
+    this.assessments()
       .filter((look) => look.caseId === caseId)
-      .sort((a, b) => a.lookedOn.localeCompare(b.lookedOn));
+      .sort((a, b) => a.assessedOn.localeCompare(b.assessedOn));
   applicationsOn = (plantingId: string): Application[] =>
     this.applications()
       .filter((one) => one.plantingId === plantingId)

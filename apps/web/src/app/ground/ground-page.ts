@@ -5,7 +5,7 @@ import type { Planting } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { StatusMark } from '../recovery/status-mark';
-import { PlanView } from './plan-view';
+import { PlanView } from './ground-plan-view';
 import { placeKindWords, settingWords } from '../shared/words';
 
 /** The ground: its plan, and its places with what grows in each. */

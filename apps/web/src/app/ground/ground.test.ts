@@ -4,7 +4,7 @@ import { application, look, place, planting, sickness } from '../testing/test-ga
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
 import { asKind, dragged, handles, pulled, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
-import { restsOf } from './rests';
+import { bedRestsOf } from './rests';
 
 const bed = { kind: 'rectangle' as const, x: 5, y: 2, width: 10, depth: 2, turn: 0 };
 const round = { kind: 'circle' as const, x: 0, y: 0, radius: 2 };
@@ -43,7 +43,7 @@ describe('editing', () => {
 });
 
 describe('the plan as it was', () => {
-  const records = { cases: [sickness], looks: [look], applications: [application] };
+  const records = { cases: [sickness], assessments: [look], applications: [application] };
 
   test('a case shows from its opening to its closing, with what was known by then', () => {
     expect(marksOn('2026-06-20', 'leeks', records)).toEqual({ cases: [], health: 'well', keepOut: false });
@@ -66,7 +66,7 @@ describe('the plan as it was', () => {
         { from: '2026-07-10', name: 'wall', x: 5, y: 1 },
       ],
       weeklyLevel: null,
-      rests: [],
+      pauses: [],
       note: '',
       endedOn: '2026-07-20',
     };
@@ -93,11 +93,11 @@ test('what lasts in the soil closes the place to its families', () => {
     outcome: 'removed' as const,
     diagnoses: [{ on: '2025-06-20', conditions: ['rot'], why: '' }],
   };
-  expect(restsOf([closed], [planting], conditions, hosts)).toEqual([
+  expect(bedRestsOf([closed], [planting], conditions, hosts)).toEqual([
     { placeId: 'bed', condition: 'rot', families: ['alliaceae'], from: '2025-06-20', until: '2040-06-24' },
   ]);
-  expect(restsOf([{ ...closed, diagnoses: [] }], [planting], conditions, hosts)).toEqual([]);
-  expect(restsOf([closed], [], conditions, hosts)).toEqual([]);
+  expect(bedRestsOf([{ ...closed, diagnoses: [] }], [planting], conditions, hosts)).toEqual([]);
+  expect(bedRestsOf([closed], [], conditions, hosts)).toEqual([]);
 });
 
 describe('GeoJSON', () => {

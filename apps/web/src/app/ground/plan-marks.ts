@@ -1,6 +1,6 @@
-import type { Application, Case, Look, Trap } from '@field-nurse/contract';
+import type { Application, Case, Assessment, Trap } from '@field-nurse/contract';
 import type { RecoveryStatus } from '@field-nurse/core/recovery';
-import { statusOf } from '../recovery/case-looks';
+import { statusOf } from '../recovery/case-assessments';
 
 /** What the plan shows on a planting on one day. */
 export interface PlantingMarks {
@@ -19,15 +19,15 @@ export function marksOn(
   plantingId: string,
   {
     cases,
-    looks,
+    assessments,
     applications,
-  }: { readonly cases: readonly Case[]; readonly looks: readonly Look[]; readonly applications: readonly Application[] },
+  }: { readonly cases: readonly Case[]; readonly assessments: readonly Assessment[]; readonly applications: readonly Application[] },
 ): PlantingMarks {
   const open = cases.filter((one) => one.plantingId === plantingId && one.openedOn <= day && (!one.closedOn || one.closedOn > day));
   const healths = open.map(({ id }): PlantingMarks['health'] => {
-    const own = looks
-      .filter(({ caseId, lookedOn }) => caseId === id && lookedOn <= day)
-      .sort((a, b) => a.lookedOn.localeCompare(b.lookedOn));
+    const own = assessments
+      .filter(({ caseId, assessedOn }) => caseId === id && assessedOn <= day)
+      .sort((a, b) => a.assessedOn.localeCompare(b.assessedOn));
     return statusOf(own) ?? 'sick';
   });
   return {

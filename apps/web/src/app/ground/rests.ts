@@ -3,7 +3,7 @@ import { addDays } from '@field-nurse/core/timing';
 import type { Condition, Host } from '@field-nurse/library';
 
 /** A place that stays closed to a plant family because of what lasts in its soil. */
-export interface Rest {
+export interface BedRest {
   readonly placeId: string;
   readonly condition: string;
   readonly families: readonly string[];
@@ -14,15 +14,15 @@ export interface Rest {
 const daysInYear = 365.2425;
 
 /** Rests that follow from the garden's cases: from the day the case was closed (or opened, while it is open) for as long as the trouble lasts. */
-export function restsOf(
+export function bedRestsOf(
   cases: readonly Case[],
   plantings: readonly Planting[],
   conditions: ReadonlyMap<string, Condition>,
   hosts: ReadonlyMap<string, Host>,
-): Rest[] {
+): BedRest[] {
   const byId = new Map(plantings.map((planting) => [planting.id, planting]));
   return cases.flatMap(({ plantingId, diagnoses, openedOn, closedOn }) =>
-    (diagnoses.at(-1)?.conditions ?? []).flatMap((id): Rest[] => {
+    (diagnoses.at(-1)?.conditions ?? []).flatMap((id): BedRest[] => {
       const [condition, planting] = [conditions.get(id), byId.get(plantingId)];
       if (!condition?.restYears || !planting) return [];
       const taken = [...condition.hosts.often, ...condition.hosts.sometimes];

@@ -15,8 +15,8 @@ import { ApiError } from '../api/api-error';
 import { Library } from '../library/library';
 import { sessionFeature } from '../people/session-state';
 import { PlantingTitle } from '../plantings/planting-title';
-import { NotAPhoto } from '../rounds/shrink-photo';
-import { emptyDraft, keepDraft, readDraft } from '../rounds/stop-draft';
+import { NotAPhoto } from '../scouting/shrink-photo';
+import { emptyDraft, keepDraft, readDraft } from '../scouting/stop-draft';
 import { instantWord } from '../shared/days';
 import { damageOf, eyeBias } from './bias';
 import { Gauge } from './gauge';
@@ -73,7 +73,7 @@ export class LeafGaugePage {
 
   protected readonly growing = computed(() => this.garden.plantings().filter(({ endedOn }) => !endedOn));
   protected readonly of = computed(() => this.planting() ?? this.chosen());
-  protected readonly bias = computed(() => eyeBias(this.garden.gaugings()));
+  protected readonly bias = computed(() => eyeBias(this.garden.leafMeasurements()));
   protected readonly biasWords = computed(() => {
     const bias = this.bias();
     if (!bias) return '';
@@ -85,7 +85,7 @@ export class LeafGaugePage {
     return `${side}, over ${bias.leaves} ${bias.leaves === 1 ? 'leaf' : 'leaves'}; it is off by ${Math.round(bias.off)} either way.`;
   });
   protected readonly readings = computed(() =>
-    [...this.garden.gaugings()].sort((a, b) => b.measuredAt.localeCompare(a.measuredAt)).slice(0, shownReadings),
+    [...this.garden.leafMeasurements()].sort((a, b) => b.measuredAt.localeCompare(a.measuredAt)).slice(0, shownReadings),
   );
   protected readonly damage = damageOf;
   protected readonly when = (at: string) => instantWord(at, this.garden.summary().timeZone);
@@ -156,7 +156,7 @@ export class LeafGaugePage {
     this.busy.set(true);
     try {
       await this.#records.saveOrKeep(
-        'gaugings',
+        'leafMeasurements',
         crypto.randomUUID(),
         0,
         {

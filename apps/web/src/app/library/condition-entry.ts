@@ -43,7 +43,7 @@ export class ConditionEntry {
   });
   protected readonly treatments = computed(() =>
     Object.entries(rungWords).flatMap(([rung, { word }]) => {
-      const own = this.one().treat.filter(({ use }) => this.library.interventions().get(use)?.rung === rung);
+      const own = this.one().treat.filter(({ intervention }) => this.library.interventions().get(intervention)?.rung === rung);
       return own.length > 0 ? [{ word, own }] : [];
     }),
   );

@@ -74,19 +74,19 @@ export class InterventionEntry {
   );
   protected readonly usedAgainst = computed(() =>
     (this.#library.index()?.conditions ?? []).flatMap(({ id, treat }) =>
-      treat.filter(({ use }) => use === this.entry()).map(({ efficacy }) => ({ id, efficacy })),
+      treat.filter(({ intervention }) => use === this.entry()).map(({ efficacy }) => ({ id, efficacy })),
     ),
   );
   protected readonly limits = computed(() => {
     const one = this.one();
     const hosts = one.harmsHosts.map(({ host, why }) => `${this.#library.hostName(host)}: ${why}`);
-    const apart = one.apartFrom.map(({ use, days, why }) => `${days} days apart from ${this.#library.optionName(use)}: ${why}`);
+    const apart = one.apartFrom.map(({ intervention, days, why }) => `${days} days apart from ${this.#library.interventionName(intervention)}: ${why}`);
     return [
       one.settings.length < 4 && `For ${one.settings.map((setting) => settingWords[setting]?.toLowerCase()).join(', ')}`,
       one.temperatureC && `Between ${one.temperatureC.min} and ${one.temperatureC.max} °C`,
       one.repeatDays && `Repeat after ${one.repeatDays[0]} to ${one.repeatDays[1]} days`,
       one.seasonMax && `At most ${one.seasonMax} a season`,
-      one.harvestDays > 0 && `${one.harvestDays} days to harvest`,
+      one.preHarvestDays > 0 && `${one.preHarvestDays} days to harvest`,
       !one.onEaten && 'Not on what is eaten',
       one.reEntryHours > 0 && `Keep out for ${one.reEntryHours} hours`,
       one.rainFastHours !== undefined && `Needs ${one.rainFastHours} hours without rain`,

@@ -63,7 +63,7 @@ export class Library {
   conditionName = (id: string) => this.conditions().get(id)?.name ?? id;
   /** "Thrips and sun scorch"; `nameless` for none */
   conditionNames = (ids: readonly string[], nameless = 'Not settled yet') => ids.map(this.conditionName).join(' and ') || nameless;
-  optionName = (id: string) => this.interventions().get(id)?.name ?? id;
+  interventionName = (id: string) => this.interventions().get(id)?.name ?? id;
   signName = (id: string) => this.signs().get(id)?.name ?? id;
 }
 

@@ -13,7 +13,7 @@ const rust = {
   follows: ['rain'],
   carries: [],
   checks: ['rub'],
-  treat: [{ use: 'sulphur', stages: ['spore'], efficacy: [20, 45], evidence: 'moderate', note: 'early' }],
+  treat: [{ intervention: 'sulphur', stages: ['spore'], efficacy: [20, 45], evidence: 'moderate', note: 'early' }],
 } as unknown as Condition;
 
 test('an id is made of the name’s letters', () => {
@@ -61,9 +61,9 @@ test('how much a treatment helps is told in the nearest word', () => {
 
 test('a treatment keeps what is known of it; a new one is folk practice at any stage', () => {
   expect(withTreatment(rust, 'sulphur', 'much').treat).toEqual([
-    { use: 'sulphur', stages: ['spore'], efficacy: [50, 75], evidence: 'moderate', note: 'early' },
+    { intervention: 'sulphur', stages: ['spore'], efficacy: [50, 75], evidence: 'moderate', note: 'early' },
   ]);
-  expect(withTreatment(rust, 'soap', 'some').treat[1]).toEqual({ use: 'soap', stages: ['any'], efficacy: [25, 50], evidence: 'folk' });
+  expect(withTreatment(rust, 'soap', 'some').treat[1]).toEqual({ intervention: 'soap', stages: ['any'], efficacy: [25, 50], evidence: 'folk' });
   expect(withTreatment(rust, 'sulphur', null).treat).toEqual([]);
 });
 

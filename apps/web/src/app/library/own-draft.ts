@@ -52,12 +52,12 @@ export function helpOf([low, high]: readonly [number, number]): Help {
 }
 
 /** The condition with a treatment that helps so much, or without it. A new one counts at any stage, as folk practice until it is known better. */
-export function withTreatment(condition: Condition, use: string, help: Help | null): Condition {
-  const known = condition.treat.find((one) => one.use === use);
+export function withTreatment(condition: Condition, intervention: string, help: Help | null): Condition {
+  const known = condition.treat.find((one) => one.intervention === intervention);
   if (!help) return { ...condition, treat: condition.treat.filter((one) => one !== known) };
   const efficacy: [number, number] = [...helpRanges[help]];
   if (known) return { ...condition, treat: condition.treat.map((one) => (one === known ? { ...one, efficacy } : one)) };
-  return { ...condition, treat: [...condition.treat, { use, stages: ['any'], efficacy, evidence: 'folk' }] };
+  return { ...condition, treat: [...condition.treat, { intervention, stages: ['any'], efficacy, evidence: 'folk' }] };
 }
 
 /** One file of own entries, to be given to another garden. */

@@ -47,17 +47,17 @@ test('what waits lies over what the server sent, in the order of writing', () =>
   const shown = withWaiting(contents, [
     waiting(),
     waiting({ version: 2, value: { ...place, name: 'Longer bed' } }),
-    waiting({ subject: 'rounds', id: 'r', version: 0, value: { by: 'me' } }),
+    waiting({ subject: 'scoutingRounds', id: 'r', version: 0, value: { by: 'me' } }),
   ]);
   expect(shown.places).toEqual([{ ...place, name: 'Longer bed', version: 3 }]);
-  expect(shown.rounds).toEqual([{ by: 'me', id: 'r', version: 1, clockMended: false }]);
+  expect(shown.scoutingRounds).toEqual([{ by: 'me', id: 'r', version: 1, clockMended: false }]);
   expect(contents.places[0]!.name).toBe('Bed');
 });
 
 test('a copy that an older version left, without this kind of record, takes it in', () => {
-  const { rounds: _, ...older } = contents;
-  const shown = withWaiting(older as typeof contents, [waiting({ subject: 'rounds', id: 'r', version: 0, value: { by: 'me' } })]);
-  expect(shown.rounds).toHaveLength(1);
+  const { scoutingRounds: _, ...older } = contents;
+  const shown = withWaiting(older as typeof contents, [waiting({ subject: 'scoutingRounds', id: 'r', version: 0, value: { by: 'me' } })]);
+  expect(shown.scoutingRounds).toHaveLength(1);
 });
 
 describe('sending what waits', () => {

@@ -2,7 +2,7 @@ import type { GardenContents, Subject } from '@field-nurse/contract';
 import type { Fields, WaitingWrite } from './waiting';
 
 /** What the server fills in by itself, until it has answered. */
-const filledIn: Readonly<Record<string, Fields>> = { rounds: { clockMended: false }, stops: { clockMended: false } };
+const filledIn: Readonly<Record<string, Fields>> = { scoutingRounds: { clockMended: false }, stops: { clockMended: false } };
 
 /** A write as the record that it will become. */
 export const asRecord = ({ subject, id, version, value }: WaitingWrite): Fields & { readonly id: string } => ({

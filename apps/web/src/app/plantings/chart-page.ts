@@ -35,7 +35,7 @@ const widthAtFirst = 600;
       @if (garden.plantings().length === 0) {
         <div class="fn-empty">
           <h2>No planting yet</h2>
-          <p>Once something grows, its season is drawn here: looks, treatments, harvests.</p>
+          <p>Once something grows, its season is drawn here: assessments, treatments, harvests.</p>
           <a [routerLink]="['/g', garden.summary().id, 'ground']">Begin on Ground</a>
         </div>
       } @else {
@@ -108,14 +108,14 @@ export class ChartPage {
   readonly #records = computed(() => ({
     plantings: this.garden.plantings(),
     cases: this.garden.cases(),
-    looks: this.garden.looks(),
+    assessments: this.garden.assessments(),
     applications: this.garden.applications(),
     stops: this.garden.stops(),
   }));
   protected readonly years = computed(() => {
-    const { plantings, looks } = this.#records();
-    const noted = [...plantings.map(({ plantedOn }) => plantedOn), ...looks.map(({ lookedOn }) => lookedOn), this.garden.today()];
-    const firstNoted = looks.map(({ lookedOn }) => lookedOn.slice(0, 4)).sort()[0] ?? this.garden.today().slice(0, 4);
+    const { plantings, assessments } = this.#records();
+    const noted = [...plantings.map(({ plantedOn }) => plantedOn), ...assessments.map(({ assessedOn }) => assessedOn), this.garden.today()];
+    const firstNoted = assessments.map(({ assessedOn }) => assessedOn.slice(0, 4)).sort()[0] ?? this.garden.today().slice(0, 4);
     return [...new Set(noted.map((day) => day.slice(0, 4)))].filter((year) => year >= firstNoted).sort();
   });
   protected readonly year = signal(this.garden.today().slice(0, 4));

@@ -11,10 +11,10 @@ import { dayWord, fromToday, instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { outcomeWords, settingWords } from '../shared/words';
 import { dayScale, monthStarts, monthWord } from './day-scale';
-import { HeldApart } from './held-apart';
+import { HeldApart } from './quarantine-panel';
 import { PlantingStrip } from './planting-strip';
 import { seasonSpan, stripsWithin } from './strips';
-import { keepOutUntil, safeToPickFrom } from './waits-now';
+import { keepOutUntil, safeToPickFrom } from './intervals-now';
 
 /** One planting: what it is, how it does, what was done, and the way to open a case. */
 @Component({
@@ -117,7 +117,7 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
                 }
               </li>
             } @empty {
-              <li class="fn-small">None. When something looks wrong, “Something is wrong” opens one.</li>
+              <li class="fn-small">None. When something assessments wrong, “Something is wrong” opens one.</li>
             }
           </ul>
         </section>
@@ -126,7 +126,7 @@ import { keepOutUntil, safeToPickFrom } from './waits-now';
           <ul>
             @for (done of applications(); track done.id) {
               <li>
-                <a [routerLink]="[base(), 'log', done.id]">{{ library.optionName(done.option) }}</a>
+                <a [routerLink]="[base(), 'log', done.id]">{{ library.interventionName(done.intervention) }}</a>
                 <span class="fn-small">{{ at(done.appliedAt) }}, {{ done.appliedBy }}</span>
                 <span class="fn-small">{{ done.why }}</span>
               </li>
@@ -179,7 +179,7 @@ export class PlantingPage {
   readonly #records = computed(() => ({
     plantings: this.garden.plantings().filter(({ id }) => id === this.planting()),
     cases: this.garden.cases(),
-    looks: this.garden.looks().filter(({ plantingId }) => plantingId === this.planting()),
+    assessments: this.garden.assessments().filter(({ plantingId }) => plantingId === this.planting()),
     applications: this.applications(),
     stops: this.garden.stops(),
   }));

@@ -40,7 +40,7 @@ const room = 4;
       }
       @for (mark of strip().treatments; track $index) {
         <path class="treatment" [attr.d]="'M' + (x(mark.day) - 4) + ' ' + (ground() + 1) + ' l4 -9 l4 9 z'">
-          <title>{{ dayWord(mark.day) }}: {{ library.optionName(mark.option) }}</title>
+          <title>{{ dayWord(mark.day) }}: {{ library.interventionName(mark.intervention) }}</title>
         </path>
       }
       @if (strip().harvest; as day) {
@@ -94,7 +94,7 @@ export class PlantingStrip {
     const worst = cases.map(
       ({ points }) => `severity up to ${Math.max(...points.map(({ severity }) => severity))} %, last ${points.at(-1)!.severity} %`,
     );
-    const done = treatments.map(({ day, option }) => `${this.library.optionName(option)} ${dayWord(day)}`);
+    const done = treatments.map(({ day, intervention }) => `${this.library.interventionName(intervention)} ${dayWord(day)}`);
     const looked = rounds.length === 0 ? '' : `looked at on ${rounds.length} ${rounds.length === 1 ? 'round' : 'rounds'}`;
     const begun = opened.map((day) => `case opened ${dayWord(day)}`);
     return (

@@ -14,16 +14,16 @@ test('the season is whole months, from the first thing noted to the last that is
 });
 
 test('a year without anything still has a season to show', () => {
-  const empty = { plantings: [], cases: [], looks: [], applications: [], stops: [] };
+  const empty = { plantings: [], cases: [], assessments: [], applications: [], stops: [] };
   expect(seasonSpan('2024', empty, today, zone)).toEqual({ from: '2024-03-01', to: '2024-10-31' });
 });
 
 test('February ends where it ends', () => {
-  const winter = { ...contents, plantings: [{ ...planting, plantedOn: '2028-02-03', nextHarvestOn: null }], looks: [], applications: [] };
+  const winter = { ...contents, plantings: [{ ...planting, plantedOn: '2028-02-03', nextHarvestOn: null }], assessments: [], applications: [] };
   expect(seasonSpan('2028', winter, '2028-02-10', zone)).toEqual({ from: '2028-02-01', to: '2028-02-29' });
 });
 
-test('a strip holds growth, looks, treatments, waits and harvest', () => {
+test('a strip holds growth, assessments, treatments, waits and harvest', () => {
   const wait = { ...application, harvestSafeOn: '2026-07-05' };
   expect(strips({ applications: [wait] })).toEqual([
     {
@@ -32,7 +32,7 @@ test('a strip holds growth, looks, treatments, waits and harvest', () => {
       cases: [{ id: 'rust', points: [{ day: '2026-07-03', severity: 10 }] }],
       opened: ['2026-07-01'],
       rounds: [],
-      treatments: [{ day: '2026-07-02', option: 'sulphur' }],
+      treatments: [{ day: '2026-07-02', intervention: 'sulphur' }],
       unsafe: [{ from: '2026-07-02', to: '2026-07-05' }],
       harvest: '2026-07-22',
     },
@@ -44,7 +44,7 @@ test('what lies outside of the span is left out or cut off', () => {
   expect(strips({ plantings: [{ ...planting, endedOn: '2026-04-30' }] })).toEqual([]);
   const [old] = strips({
     plantings: [{ ...planting, plantedOn: '2019-02-10', nextHarvestOn: '2026-09-01' }],
-    looks: [{ ...look, lookedOn: '2025-07-01' }],
+    assessments: [{ ...look, assessedOn: '2025-07-01' }],
   });
   expect(old).toMatchObject({ grows: { from: '2026-05-01', to: today }, cases: [] });
   expect(old!.harvest).toBeUndefined();
@@ -66,7 +66,7 @@ test('months begin on their first days, by name where there is room', () => {
   expect([monthWord('2026-07-01', 800), monthWord('2026-07-01', 200)]).toEqual(['Jul', 'J']);
 });
 
-test('looks on rounds stand on the day of the garden’s calendar, with what was found', () => {
+test('stops of rounds stand on the day of the garden’s calendar, with what was found', () => {
   const stop = { plantingId: planting.id, lookedAt: '2026-07-10T23:30:00.000Z', found: true } as Stop;
   const elsewhere = { ...stop, plantingId: 'other' };
   const early = { ...stop, lookedAt: '2026-03-10T08:00:00.000Z' };

@@ -1,4 +1,4 @@
-import type { Application, Case, Look, Planting, Stop } from '@field-nurse/contract';
+import type { Application, Case, Assessment, Planting, Stop } from '@field-nurse/contract';
 import { addDays, dayAt } from '@field-nurse/core/timing';
 
 /** All of one planting that its strip shows; every day is within the span of the chart. */
@@ -9,9 +9,9 @@ export interface Strip {
   readonly cases: readonly { readonly id: string; readonly points: readonly { readonly day: string; readonly severity: number }[] }[];
   /** days on which a case was opened */
   readonly opened: readonly string[];
-  /** looks on rounds */
+  /** stops of rounds */
   readonly rounds: readonly { readonly day: string; readonly found: boolean }[];
-  readonly treatments: readonly { readonly day: string; readonly option: string }[];
+  readonly treatments: readonly { readonly day: string; readonly intervention: string }[];
   /** days on which nothing may be picked */
   readonly unsafe: readonly Span[];
   readonly harvest: string | undefined;
@@ -25,16 +25,16 @@ export interface Span {
 export interface GardenRecords {
   readonly plantings: readonly Planting[];
   readonly cases: readonly Case[];
-  readonly looks: readonly Look[];
+  readonly assessments: readonly Assessment[];
   readonly applications: readonly Application[];
   readonly stops: readonly Stop[];
 }
 
 /** The months of a year in which the garden had anything to show, whole months, up to today or the last harvest that is set. */
-export function seasonSpan(year: string, { plantings, looks, applications }: GardenRecords, today: string, timeZone: string): Span {
+export function seasonSpan(year: string, { plantings, assessments, applications }: GardenRecords, today: string, timeZone: string): Span {
   const days = [
     ...plantings.flatMap(({ plantedOn, endedOn, nextHarvestOn }) => [plantedOn, endedOn ?? today, nextHarvestOn ?? today]),
-    ...looks.map(({ lookedOn }) => lookedOn),
+    ...assessments.map(({ assessedOn }) => assessedOn),
     ...applications.map(({ appliedAt }) => dayAt(appliedAt, timeZone)),
     ...(today.startsWith(year) ? [today] : []),
   ]
@@ -58,9 +58,9 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
           .filter(({ plantingId }) => plantingId === planting.id)
           .map(({ id }) => ({
             id,
-            points: records.looks
-              .filter(({ caseId, lookedOn }) => caseId === id && within(lookedOn))
-              .map(({ lookedOn, severity }) => ({ day: lookedOn, severity }))
+            points: records.assessments
+              .filter(({ caseId, assessedOn }) => caseId === id && within(assessedOn))
+              .map(({ assessedOn, severity }) => ({ day: assessedOn, severity }))
               .sort((a, b) => a.day.localeCompare(b.day)),
           }))
           .filter(({ points }) => points.length > 0),
@@ -70,7 +70,7 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
           .map(({ lookedAt, found }) => ({ day: dayAt(lookedAt, timeZone), found }))
           .filter(({ day }) => within(day)),
         treatments: applications
-          .map(({ appliedAt, option }) => ({ day: dayAt(appliedAt, timeZone), option }))
+          .map(({ appliedAt, intervention }) => ({ day: dayAt(appliedAt, timeZone), intervention }))
           .filter(({ day }) => within(day)),
         unsafe: applications.flatMap(({ appliedAt, harvestSafeOn }) => {
           const from = dayAt(appliedAt, timeZone);

@@ -1,11 +1,11 @@
-import type { Chore } from '@field-nurse/contract';
+import type { PreventionTask } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
 import { place, today } from '../testing/test-garden';
 import { areaOf, countDue, mulchFor, walkPlaces } from './prevention-list';
 
 const { tasks, conditions } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
-const done = (task: string, doneOn: string, outcome: Chore['outcome'] = 'fine'): Chore => ({
+const done = (task: string, doneOn: string, outcome: PreventionTask['outcome'] = 'fine'): PreventionTask => ({
   id: task,
   version: 1,
   placeId: 'bed',
@@ -16,7 +16,7 @@ const done = (task: string, doneOn: string, outcome: Chore['outcome'] = 'fine'):
   note: '',
 });
 const ask = (change: Partial<Parameters<typeof walkPlaces>[0]> = {}) =>
-  walkPlaces({ tasks, places: [place], chores: [], today, hemisphere: 'north', ...change });
+  walkPlaces({ tasks, places: [place], preventionTasks: [], today, hemisphere: 'north', ...change });
 
 test('every task is tied to troubles that the library knows', () => {
   const known = new Set(conditions.map(({ id }) => id));
@@ -38,7 +38,7 @@ test('half a year later in the south', () => {
 });
 
 test('answered, it waits for its interval; what wants work is asked for again in three days', () => {
-  const dueOn = (chore: Chore) => ask({ chores: [chore] })[0]!.tasks.find(({ task }) => task === chore.task)!.dueOn;
+  const dueOn = (preventionTask: PreventionTask) => ask({ preventionTasks: [preventionTask] })[0]!.tasks.find(({ task }) => task === preventionTask.task)!.dueOn;
   expect(dueOn(done('debris', '2026-07-18'))).toBe('2026-08-01');
   expect(dueOn(done('debris', '2026-07-18', 'wants-work'))).toBe('2026-07-21');
 });

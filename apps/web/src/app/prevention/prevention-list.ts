@@ -1,4 +1,4 @@
-import type { Chore, Place } from '@field-nurse/contract';
+import type { PreventionTask, Place } from '@field-nurse/contract';
 import { mulchSum, planArea, tasksDue } from '@field-nurse/core/ground';
 import type { DueTask } from '@field-nurse/core/ground';
 import type { Task } from '@field-nurse/library';
@@ -18,16 +18,16 @@ export interface WalkPlace {
 export interface WalkQuestion {
   readonly tasks: readonly Task[];
   readonly places: readonly Place[];
-  readonly chores: readonly Chore[];
+  readonly preventionTasks: readonly PreventionTask[];
   readonly today: string;
   readonly hemisphere: 'north' | 'south';
 }
 
 /** The prevention walk place by place; what is due first. */
-export function walkPlaces({ tasks, places, chores, today, hemisphere }: WalkQuestion): WalkPlace[] {
+export function walkPlaces({ tasks, places, preventionTasks, today, hemisphere }: WalkQuestion): WalkPlace[] {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const used = places.filter(({ endedOn }) => !endedOn || endedOn > today);
-  const due = tasksDue(tasks, used, chores, today, hemisphere).map((one): WalkTask => ({
+  const due = tasksDue(tasks, used, preventionTasks, today, hemisphere).map((one): WalkTask => ({
     ...one,
     about: byId.get(one.task)!,
     isDue: one.dueOn <= today,

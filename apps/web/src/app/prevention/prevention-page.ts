@@ -121,7 +121,7 @@ export class PreventionPage {
     this.fault.set('');
     const value = { placeId: place.id, task, doneOn: this.garden.today(), outcome, amount, note: '' };
     try {
-      await this.#records.saveOrKeep('chores', crypto.randomUUID(), 0, value, `${about.name}, ${place.name}: noted.`);
+      await this.#records.saveOrKeep('preventionTasks', crypto.randomUUID(), 0, value, `${about.name}, ${place.name}: noted.`);
     } catch (error) {
       this.fault.set(ApiError.from(error).message);
     }

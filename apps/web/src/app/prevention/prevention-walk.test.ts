@@ -2,7 +2,7 @@
 import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
-import type { Chore } from '@field-nurse/contract';
+import type { PreventionTask } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { place, summary, today } from '../testing/test-garden';
@@ -25,18 +25,18 @@ const summer = task('summer', [6, 7, 8]);
 const winter = task('winter', [12, 1, 2]);
 
 function start({ latitude = 51, loaded = true }: { latitude?: number | null; loaded?: boolean } = {}) {
-  const chores = signal<Chore[]>([]);
+  const preventionTasks = signal<PreventionTask[]>([]);
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),
       {
         provide: Garden,
-        useValue: { places: signal([place]), chores, today: () => today, summary: signal({ ...summary, latitude }) },
+        useValue: { places: signal([place]), preventionTasks, today: () => today, summary: signal({ ...summary, latitude }) },
       },
       { provide: Library, useValue: { index: () => (loaded ? { tasks: [summer, winter] } : undefined) } },
     ],
   });
-  return { walk: TestBed.inject(PreventionWalk), chores };
+  return { walk: TestBed.inject(PreventionWalk), preventionTasks };
 }
 const dueOf = (walk: PreventionWalk) => walk.places().flatMap(({ tasks }) => tasks.filter(({ isDue }) => isDue).map(({ task: id }) => id));
 
@@ -51,9 +51,9 @@ test('a garden that does not say where it lies is taken for northern', () => {
 });
 
 test('what is answered is done at once, here and in the sum', () => {
-  const { walk, chores } = start();
+  const { walk, preventionTasks } = start();
   expect(walk.due()).toBe(1);
-  chores.set([{ id: 'c', version: 1, placeId: place.id, task: 'summer', doneOn: today, outcome: 'fine', amount: null, note: '' }]);
+  preventionTasks.set([{ id: 'c', version: 1, placeId: place.id, task: 'summer', doneOn: today, outcome: 'fine', amount: null, note: '' }]);
   expect(walk.due()).toBe(0);
 });
 

@@ -12,7 +12,7 @@ export class PreventionWalk {
     walkPlaces({
       tasks: this.#library.index()?.tasks ?? [],
       places: this.#garden.places(),
-      chores: this.#garden.chores(),
+      preventionTasks: this.#garden.preventionTasks(),
       today: this.#garden.today(),
       hemisphere: (this.#garden.summary().latitude ?? 0) < 0 ? 'south' : 'north',
     }).map((one) => ({ ...one, due: countDue(one) })),

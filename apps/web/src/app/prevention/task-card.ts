@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import type { Chore, Place } from '@field-nurse/contract';
+import type { PreventionTask, Place } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, fromToday } from '../shared/days';
@@ -11,11 +11,11 @@ import { mulchFor } from './prevention-list';
 import type { WalkTask } from './prevention-list';
 
 export interface TaskAnswer {
-  readonly outcome: Chore['outcome'];
+  readonly outcome: PreventionTask['outcome'];
   readonly amount: number | null;
 }
 
-const outcomeWords: Readonly<Record<Chore['outcome'], string>> = { fine: 'fine', done: 'put right', 'wants-work': 'wants work' };
+const outcomeWords: Readonly<Record<PreventionTask['outcome'], string>> = { fine: 'fine', done: 'put right', 'wants-work': 'wants work' };
 
 /** One thing to look at: what to ask of it, why, what it prevents; answered in one tap. */
 @Component({
@@ -86,7 +86,7 @@ export class TaskCard {
     this.depthCm.set(cm !== null && cm >= 0 && cm <= 200 ? cm : null);
   }
 
-  protected answer(outcome: Chore['outcome']): void {
+  protected answer(outcome: PreventionTask['outcome']): void {
     this.answered.emit({ outcome, amount: this.depthCm() });
   }
 }

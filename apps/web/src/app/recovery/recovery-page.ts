@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import type { Look } from '@field-nurse/contract';
+import type { Assessment } from '@field-nurse/contract';
 import { daysToNextLook, expectedSeverity } from '@field-nurse/core/recovery';
 import { addDays, dayAt, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
@@ -14,11 +14,11 @@ import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { dayWord, fromToday } from '../shared/days';
 import { advice, growthWords } from '../shared/words';
-import { nextLookOn, statusOf } from './case-looks';
+import { nextAssessmentOn, statusOf } from './case-assessments';
 import type { Outcome } from './close-case';
 import { CloseCase } from './close-case';
-import type { LookValue } from './look-form';
-import { LookForm } from './look-form';
+import type { LookValue } from './assessment-form';
+import { AssessmentForm } from './assessment-form';
 import { RecoveryCurve } from './recovery-curve';
 import { StatusMark } from './status-mark';
 
@@ -29,7 +29,7 @@ const fewestForFit = 3;
 /** Is it getting better? The curve with its treatments, the next look, and the end of the case. */
 @Component({
   selector: 'fn-recovery-page',
-  imports: [RouterLink, MatButtonModule, CaseHead, CloseCase, LookForm, RecoveryCurve, StatusMark],
+  imports: [RouterLink, MatButtonModule, CaseHead, CloseCase, AssessmentForm, RecoveryCurve, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './recovery-page.scss',
   templateUrl: './recovery-page.html',
@@ -46,7 +46,7 @@ export class RecoveryPage {
   protected readonly growths = growthWords;
   protected readonly busy = signal(false);
   protected readonly refusal = signal('');
-  protected readonly correcting = signal<Look | undefined>(undefined);
+  protected readonly correcting = signal<Assessment | undefined>(undefined);
   /** grows with each saved look, so that the form starts afresh */
   protected readonly formRound = signal(0);
 
@@ -56,35 +56,35 @@ export class RecoveryPage {
     const seen = (this.one()?.findings ?? []).filter(({ state }) => state === 'seen').map(({ sign }) => this.#library.signs().get(sign));
     return seen.find((sign) => sign?.drawing.organ === 'leaf') ?? seen[0];
   });
-  protected readonly looks = computed(() => this.garden.looksOf(this.case()));
+  protected readonly looks = computed(() => this.garden.assessmentsOf(this.case()));
   protected readonly decision = computed(() => this.garden.decisionsOf(this.case()).at(-1));
   protected readonly applications = computed(() => this.garden.applications().filter(({ caseId }) => caseId === this.case()));
-  protected readonly next = computed(() => nextLookOn(this.looks(), this.garden.decisionsOf(this.case())));
+  protected readonly next = computed(() => nextAssessmentOn(this.assessments(), this.garden.decisionsOf(this.case())));
   protected readonly canWrite = computed(() => this.garden.canWrite());
   protected readonly hopeful = computed(
     () => workingConditions(this.one()?.diagnoses ?? []).map((id) => this.#library.conditions().get(id)?.recovery.sign)[0],
   );
 
   /** one reading a day: the last of a day stands for it */
-  readonly #series = computed(() => [...new Map(this.looks().map((look) => [look.lookedOn, look])).values()]);
-  protected readonly points = computed(() => this.#series().map(({ lookedOn, ...look }) => ({ day: lookedOn, ...look })));
+  readonly #series = computed(() => [...new Map(this.assessments().map((look) => [look.assessedOn, look])).values()]);
+  protected readonly points = computed(() => this.#series().map(({ assessedOn, ...look }) => ({ day: assessedOn, ...look })));
   protected readonly marks = computed(() =>
-    this.applications().map(({ appliedAt, option }) => ({
+    this.applications().map(({ appliedAt, intervention }) => ({
       day: dayAt(appliedAt, this.garden.summary().timeZone),
-      name: this.#library.optionName(option),
+      name: this.#library.interventionName(intervention),
     })),
   );
   protected readonly drawable = computed(() => this.points().length >= fewestForCurve);
   readonly #progress = resource({
-    params: () => (this.drawable() ? this.#series().map(({ lookedOn, severity }) => ({ date: lookedOn, severity })) : undefined),
+    params: () => (this.drawable() ? this.#series().map(({ assessedOn, severity }) => ({ date: assessedOn, severity })) : undefined),
     loader: ({ params }) => this.#calc.progress({ points: params }),
   });
   protected readonly progress = computed(() => (this.drawable() && this.#progress.hasValue() ? this.#progress.value() : undefined));
   /** The rate is that since the newest decision: what went before it says nothing on what was decided. */
   readonly #sinceDecision = computed(() => {
     const from = this.decision()?.decidedOn ?? '';
-    const series = this.#series().filter(({ lookedOn }) => lookedOn >= from);
-    return series.length >= fewestForFit ? series.map(({ lookedOn, severity }) => ({ date: lookedOn, severity })) : undefined;
+    const series = this.#series().filter(({ assessedOn }) => assessedOn >= from);
+    return series.length >= fewestForFit ? series.map(({ assessedOn, severity }) => ({ date: assessedOn, severity })) : undefined;
   });
   readonly #fitted = resource({
     params: () => this.#sinceDecision(),
@@ -110,16 +110,16 @@ export class RecoveryPage {
     const usual = workingConditions(this.one()?.diagnoses ?? []).map(
       (id) => this.#library.conditions().get(id)?.recovery.lookAgainDays ?? usualLookDays,
     );
-    const looks = this.looks();
-    return (look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'lookedOn'>) => {
-      const before = looks.filter(({ lookedOn }) => lookedOn < look.lookedOn);
+    const looks = this.assessments();
+    return (look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'>) => {
+      const before = looks.filter(({ assessedOn }) => assessedOn < look.assessedOn);
       return daysToNextLook(statusOf([...before, look as Look]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
     };
   });
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
-  protected readonly optionName = (id: string) => this.#library.optionName(id);
+  protected readonly interventionName = (id: string) => this.#library.interventionName(id);
 
   protected async saveLook(value: LookValue): Promise<void> {
     const one = this.one();
@@ -129,7 +129,7 @@ export class RecoveryPage {
     const known = this.correcting();
     try {
       await this.#records.save(
-        'looks',
+        'assessments',
         known?.id ?? crypto.randomUUID(),
         known?.version ?? 0,
         { ...value, caseId: one.id, plantingId: one.plantingId },

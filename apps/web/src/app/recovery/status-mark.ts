@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Garden } from '../gardens/garden';
 import { statusWords } from '../shared/words';
-import { statusOf } from './case-looks';
+import { statusOf } from './case-assessments';
 
 // Shape and fill change with the state, so that none of it hangs on colour.
 export const healthMarks: Readonly<Record<string, string>> = {
@@ -59,7 +59,7 @@ export const healthMarks: Readonly<Record<string, string>> = {
 export class StatusMark {
   readonly #garden = inject(Garden);
   readonly case = input.required<string>();
-  protected readonly status = computed(() => statusOf(this.#garden.looksOf(this.case())) ?? 'first-look');
+  protected readonly status = computed(() => statusOf(this.#garden.assessmentsOf(this.case())) ?? 'first-look');
   protected readonly path = computed(() => healthMarks[this.status()]);
-  protected readonly word = computed(() => (this.#garden.looksOf(this.case()).length === 0 ? 'No look yet' : statusWords[this.status()]));
+  protected readonly word = computed(() => (this.#garden.assessmentsOf(this.case()).length === 0 ? 'No look yet' : statusWords[this.status()]));
 }

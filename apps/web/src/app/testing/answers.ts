@@ -3,9 +3,9 @@ import type { DifferentialAnswer, DifferentialRequest } from '@field-nurse/contr
 import { readWords } from '@field-nurse/core/diagnosis';
 import { answerDifferential } from '@field-nurse/library/answers';
 import { Calc } from '../calc/calc';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import type { SampleState } from '../clinic/sample-state';
-import { WeatherBook } from '../weather/weather-book';
+import { GardenWeather } from '../weather/garden-weather';
 import { reference } from './show';
 
 /** What the reasoner makes of a plant, with the reference library. */
@@ -27,6 +27,6 @@ export const reader = {
 
 /** No weather, and of samples no more than these. */
 export const quiet = (...samples: readonly SampleState[]) => [
-  { provide: ClinicBook, useValue: { of: () => samples, testsOf: () => [] } },
-  { provide: WeatherBook, useValue: { measured: signal([]) } },
+  { provide: ClinicSamples, useValue: { of: () => samples, testsOf: () => [] } },
+  { provide: GardenWeather, useValue: { measured: signal([]) } },
 ];

@@ -117,6 +117,6 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     ownEntries: signal(all.ownEntries),
     comments: signal(all.comments),
     decisionsOf: (id: string) => all.decisions.filter(({ caseId }) => caseId === id),
-    looksOf: (id: string) => all.looks.filter(({ caseId }) => caseId === id),
+    assessmentsOf: (id: string) => all.assessments.filter(({ caseId }) => caseId === id),
   };
 }

@@ -5,7 +5,7 @@ import type {
   Decision,
   GardenContents,
   GardenSummary,
-  Look,
+  Assessment,
   Place,
   Planting,
 } from '@field-nurse/contract';
@@ -82,10 +82,10 @@ export const decision: Decision = {
   id: 'd',
   version: 1,
   caseId: 'rust',
-  option: 'sulphur',
+  intervention: 'sulphur',
   verdict: 'fits',
   decidedOn: '2026-07-01',
-  lookAgainOn: '2026-07-11',
+  nextAssessmentOn: '2026-07-11',
   note: '',
 };
 
@@ -94,7 +94,7 @@ export const application: Application = {
   version: 1,
   caseId: 'rust',
   plantingId: 'leeks',
-  option: 'sulphur',
+  intervention: 'sulphur',
   appliedAt: '2026-07-02T18:00:00.000Z',
   plants: 20,
   productAmount: 6,
@@ -111,16 +111,16 @@ export const application: Application = {
   repeatFrom: '2026-07-09',
 };
 
-export const look: Look = {
+export const look: Assessment = {
   id: 'l',
   version: 1,
   caseId: 'rust',
   plantingId: 'leeks',
-  lookedOn: '2026-07-03',
+  assessedOn: '2026-07-03',
   severity: 10,
   count: null,
   newGrowth: 'marked',
-  nextLookOn: null,
+  nextAssessmentOn: null,
   note: '',
 };
 
@@ -131,13 +131,13 @@ export const contents: GardenContents = {
   cases: [sickness],
   decisions: [decision],
   applications: [application],
-  looks: [look],
+  assessments: [look],
   traps: [],
   catches: [],
-  rounds: [],
+  scoutingRounds: [],
   stops: [],
-  gaugings: [],
-  chores: [],
+  leafMeasurements: [],
+  preventionTasks: [],
   ownEntries: [],
   clinicSamples: [],
   comments: [],

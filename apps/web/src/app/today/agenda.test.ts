@@ -8,24 +8,24 @@ const garden: GardenToday = { ...contents, samples: [], today, now };
 const agenda = (change: Partial<GardenToday>) => agendaFor({ ...garden, ...change });
 
 test('a quiet garden asks for nothing', () => {
-  const quiet = agenda({ plantings: [], cases: [], decisions: [], applications: [], looks: [] });
+  const quiet = agenda({ plantings: [], cases: [], decisions: [], applications: [], assessments: [] });
   expect(Object.values(quiet).flat()).toEqual([]);
 });
 
-describe('looks', () => {
+describe('assessments', () => {
   test('are due by the newest look or decision, whichever came later', () => {
-    expect(agenda({ looks: [] }).looks).toEqual([{ case: 'rust', planting: 'leeks', on: '2026-07-11' }]);
-    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-19' }] }).looks).toMatchObject([{ on: '2026-07-19' }]);
-    expect(agenda({ looks: [look] }).looks).toEqual([]);
-    expect(agenda({ looks: [look], decisions: [{ ...decision, decidedOn: '2026-07-04', lookAgainOn: '2026-07-18' }] }).looks).toMatchObject(
+    expect(agenda({ assessments: [] }).assessments).toEqual([{ case: 'rust', planting: 'leeks', on: '2026-07-11' }]);
+    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-19' }] }).assessments).toMatchObject([{ on: '2026-07-19' }]);
+    expect(agenda({ assessments: [look] }).assessments).toEqual([]);
+    expect(agenda({ assessments: [look], decisions: [{ ...decision, decidedOn: '2026-07-04', nextAssessmentOn: '2026-07-18' }] }).assessments).toMatchObject(
       [{ on: '2026-07-18' }],
     );
   });
 
   test('further than three days ahead are not shown yet, and closed cases want none', () => {
-    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-21' }] }).looks).toHaveLength(1);
-    expect(agenda({ looks: [{ ...look, nextLookOn: '2026-07-22' }] }).looks).toHaveLength(0);
-    expect(agenda({ looks: [], cases: [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }] }).looks).toHaveLength(0);
+    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-21' }] }).assessments).toHaveLength(1);
+    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-22' }] }).assessments).toHaveLength(0);
+    expect(agenda({ assessments: [], cases: [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }] }).assessments).toHaveLength(0);
   });
 });
 
@@ -65,10 +65,10 @@ describe('what waits for the gardener', () => {
   });
 
   test('a repeat, once its interval is over and it does not get better by itself', () => {
-    expect(agenda({}).toRepeat).toEqual([{ case: 'rust', planting: 'leeks', option: 'sulphur', from: '2026-07-09' }]);
+    expect(agenda({}).toRepeat).toEqual([{ case: 'rust', planting: 'leeks', intervention: 'sulphur', from: '2026-07-09' }]);
     expect(agenda({ applications: [{ ...application, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
-    const better = { ...look, id: 'm', lookedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
-    expect(agenda({ looks: [look, better] }).toRepeat).toEqual([]);
+    const better = { ...look, id: 'm', assessedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
+    expect(agenda({ assessments: [look, better] }).toRepeat).toEqual([]);
   });
 });
 

@@ -1,15 +1,15 @@
-import type { Application, Case, Decision, Look, Planting } from '@field-nurse/contract';
+import type { Application, Case, Decision, Assessment, Planting } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
-import { keepOutUntil, safeToPickFrom } from '../plantings/waits-now';
+import { keepOutUntil, safeToPickFrom } from '../plantings/intervals-now';
 import type { SampleState } from '../clinic/sample-state';
-import { nextLookOn, statusOf } from '../recovery/case-looks';
+import { nextAssessmentOn, statusOf } from '../recovery/case-assessments';
 
 export interface GardenToday {
   readonly plantings: readonly Planting[];
   readonly cases: readonly Case[];
   readonly decisions: readonly Decision[];
   readonly applications: readonly Application[];
-  readonly looks: readonly Look[];
+  readonly assessments: readonly Assessment[];
   readonly samples: readonly SampleState[];
   readonly today: string;
   readonly now: string;
@@ -19,9 +19,9 @@ export interface GardenToday {
 export interface Agenda {
   readonly keepOut: readonly { readonly planting: string; readonly until: string }[];
   readonly notToPick: readonly { readonly planting: string; readonly from: string; readonly harvest: string | null }[];
-  readonly looks: readonly { readonly case: string; readonly planting: string; readonly on: string }[];
+  readonly assessments: readonly { readonly case: string; readonly planting: string; readonly on: string }[];
   readonly toDecide: readonly { readonly case: string; readonly planting: string; readonly step: 'diagnose' | 'decide' }[];
-  readonly toRepeat: readonly { readonly case: string; readonly planting: string; readonly option: string; readonly from: string }[];
+  readonly toRepeat: readonly { readonly case: string; readonly planting: string; readonly intervention: string; readonly from: string }[];
   /** samples to pack and send, and what came of those that were */
   readonly samples: readonly { readonly case: string; readonly sample: string; readonly step: SampleState['step']; readonly on: string }[];
   readonly harvests: readonly { readonly planting: string; readonly on: string; readonly safe: boolean }[];
@@ -37,7 +37,7 @@ export function agendaFor(garden: GardenToday): Agenda {
   const growing = garden.plantings.filter(({ endedOn }) => !endedOn);
   const open = garden.cases.filter(({ closedOn }) => !closedOn);
   const appliedOn = (id: string) => garden.applications.filter(({ plantingId }) => plantingId === id);
-  const looksOf = (id: string) => garden.looks.filter(({ caseId }) => caseId === id).sort(by(({ lookedOn }) => lookedOn));
+  const assessmentsOf = (id: string) => garden.assessments.filter(({ caseId }) => caseId === id).sort(by(({ assessedOn }) => assessedOn));
   const decisionsOf = (id: string) => garden.decisions.filter(({ caseId }) => caseId === id).sort(by(({ decidedOn }) => decidedOn));
 
   return {
@@ -53,9 +53,9 @@ export function agendaFor(garden: GardenToday): Agenda {
         return from ? [{ planting: id, from, harvest: nextHarvestOn }] : [];
       })
       .sort(by(({ from }) => from)),
-    looks: open
+    assessments: open
       .flatMap(({ id, plantingId }) => {
-        const on = nextLookOn(looksOf(id), decisionsOf(id));
+        const on = nextAssessmentOn(assessmentsOf(id), decisionsOf(id));
         return on && on <= addDays(today, looksAheadDays) ? [{ case: id, planting: plantingId, on }] : [];
       })
       .sort(by(({ on }) => on)),
@@ -65,14 +65,14 @@ export function agendaFor(garden: GardenToday): Agenda {
     }),
     toRepeat: open
       .flatMap(({ id, plantingId }) => {
-        const status = statusOf(looksOf(id));
+        const status = statusOf(assessmentsOf(id));
         if (status === 'recovering' || status === 'clear') return [];
         const last = garden.applications
           .filter(({ caseId }) => caseId === id)
           .sort(by(({ appliedAt }) => appliedAt))
           .at(-1);
         return last?.repeatFrom && last.repeatFrom <= today
-          ? [{ case: id, planting: plantingId, option: last.option, from: last.repeatFrom }]
+          ? [{ case: id, planting: plantingId, intervention: last.intervention, from: last.repeatFrom }]
           : [];
       })
       .sort(by(({ from }) => from)),

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { workingConditions } from '../cases/case-diagnoses';
-import { ClinicBook } from '../clinic/clinic-book';
+import { ClinicSamples } from '../clinic/clinic-samples';
 import { stepWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -10,10 +10,10 @@ import { PlantingTitle } from '../plantings/planting-title';
 import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
 import { PreventionWalk } from '../prevention/prevention-walk';
-import { RoundBook } from '../rounds/round-book';
-import { quarantineOf } from '../rounds/to-walk';
+import { Scouting } from '../scouting/scouting';
+import { quarantineOf } from '../scouting/to-walk';
 import { checkOn, spotNow } from '../traps/trap-facts';
-import { WeatherBook } from '../weather/weather-book';
+import { GardenWeather } from '../weather/garden-weather';
 import { WeatherRibbon } from '../weather/weather-ribbon';
 import { windowWord } from '../weather/window-words';
 import { agendaFor } from './agenda';
@@ -40,15 +40,15 @@ export class TodayPage {
       cases: this.garden.cases(),
       decisions: this.garden.decisions(),
       applications: this.garden.applications(),
-      looks: this.garden.looks(),
+      assessments: this.garden.assessments(),
       samples: this.#clinic.states(),
       today: this.garden.today(),
       now: this.garden.now(),
     }),
   );
-  protected readonly book = inject(RoundBook);
-  readonly #clinic = inject(ClinicBook);
-  readonly #weather = inject(WeatherBook);
+  protected readonly book = inject(Scouting);
+  readonly #clinic = inject(ClinicSamples);
+  readonly #weather = inject(GardenWeather);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks */
   protected readonly warnings = computed(() =>
@@ -106,6 +106,6 @@ export class TodayPage {
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
   protected readonly at = (instant: string) => instantWord(instant, this.#zone);
-  protected readonly optionName = (id: string) => this.#library.optionName(id);
+  protected readonly interventionName = (id: string) => this.#library.interventionName(id);
   protected readonly caseName = (id: string) => this.#library.conditionNames(workingConditions(this.garden.case(id)?.diagnoses ?? []));
 }

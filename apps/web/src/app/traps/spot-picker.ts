@@ -3,8 +3,8 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import type { Point } from '@field-nurse/core/ground';
 import { Garden } from '../gardens/garden';
-import { Plan } from '../ground/plan';
-import type { PlanItem } from '../ground/plan';
+import { Plan } from '../ground/ground-plan';
+import type { PlanItem } from '../ground/ground-plan';
 import { planShapes } from '../ground/plan-shapes';
 import { placeKindWords } from '../shared/words';
 

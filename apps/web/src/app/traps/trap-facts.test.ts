@@ -14,7 +14,7 @@ const trap: Trap = {
   target: 'fungus-gnat',
   spots: [{ from: '2026-06-01', name: 'door', x: null, y: null }],
   weeklyLevel: null,
-  rests: [],
+  pauses: [],
   note: '',
   endedOn: null,
 };
@@ -55,11 +55,11 @@ test('a look is due by the kind of trap: every day where something may suffer', 
   expect(checkOn(trap, [], today)).toBe('2026-06-08');
 });
 
-test('none is due while it rests or when it is gone; after a rest the days begin anew', () => {
+test('none is due while it pauses or when it is gone; after a rest the days begin anew', () => {
   const today = '2026-06-20';
-  expect(checkOn({ ...trap, rests: [{ from: '2026-06-18', until: null }] }, [], today)).toBeNull();
+  expect(checkOn({ ...trap, pauses: [{ from: '2026-06-18', until: null }] }, [], today)).toBeNull();
   expect(checkOn({ ...trap, endedOn: '2026-06-18' }, [], today)).toBeNull();
-  expect(checkOn({ ...trap, rests: [{ from: '2026-06-10', until: '2026-06-17' }] }, [reading('2026-06-08', 1)], today)).toBe('2026-06-24');
+  expect(checkOn({ ...trap, pauses: [{ from: '2026-06-10', until: '2026-06-17' }] }, [reading('2026-06-08', 1)], today)).toBe('2026-06-24');
 });
 
 test('what was left in is not counted twice, and days at rest not at all', () => {
@@ -68,7 +68,7 @@ test('what was left in is not counted twice, and days at rest not at all', () =>
     [5, 7],
     [4, 7],
   ]);
-  expect(intervalsOf({ ...trap, rests: [{ from: '2026-06-10', until: '2026-06-13' }] }, catches)[1]!.days).toBe(4);
+  expect(intervalsOf({ ...trap, pauses: [{ from: '2026-06-10', until: '2026-06-13' }] }, catches)[1]!.days).toBe(4);
 });
 
 test('spots are compared among traps of one kind for one trouble, and not with others', () => {

@@ -14,23 +14,23 @@ export const readingsOf = (trapId: string, catches: readonly Catch[]): Catch[] =
   catches.filter((one) => one.trapId === trapId).sort((a, b) => a.checkedOn.localeCompare(b.checkedOn) || a.id.localeCompare(b.id));
 
 /** What a trap caught between its readings. */
-export const intervalsOf = ({ id, spots, rests }: Trap, catches: readonly Catch[]) =>
+export const intervalsOf = ({ id, spots, pauses }: Trap, catches: readonly Catch[]) =>
   trapIntervals(
     spots,
     readingsOf(id, catches).map((one) => ({ checkedOn: one.checkedOn, count: totalOf(one), emptied: one.emptied })),
-    rests,
+    pauses,
   );
 
 /** The spot at which it stands now. */
 export const spotNow = ({ spots }: Trap) => spots.at(-1)!;
 
-export const restingOn = (day: string, { rests }: Trap) => rests.find(({ from, until }) => from <= day && (!until || until > day));
+export const pausedOn = (day: string, { pauses }: Trap) => pauses.find(({ from, until }) => from <= day && (!until || until > day));
 
-/** The day on which it wants to be looked at; none while it rests. */
+/** The day on which it wants to be looked at; none while it pauses. */
 export function checkOn(trap: Trap, catches: readonly Catch[], today: string): string | null {
-  if (trap.endedOn || restingOn(today, trap)) return null;
+  if (trap.endedOn || pausedOn(today, trap)) return null;
   const last = readingsOf(trap.id, catches).at(-1)?.checkedOn ?? '';
-  const since = [last, spotNow(trap).from, ...trap.rests.flatMap(({ until }) => until ?? [])]
+  const since = [last, spotNow(trap).from, ...trap.pauses.flatMap(({ until }) => until ?? [])]
     .filter((day) => day <= today)
     .sort()
     .at(-1);

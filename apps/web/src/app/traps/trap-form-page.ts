@@ -81,7 +81,7 @@ export class TrapFormPage implements OnInit {
       spots: known?.spots ?? [
         { from, name: spot.trim() || this.garden.place(rest.placeId)!.name, x: this.point()?.x ?? null, y: this.point()?.y ?? null },
       ],
-      rests: known?.rests ?? [],
+      pauses: known?.pauses ?? [],
       endedOn: known?.endedOn ?? null,
     };
   }

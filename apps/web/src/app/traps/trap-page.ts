@@ -15,7 +15,7 @@ import { dayWord } from '../shared/days';
 import { Stepper } from '../shared/stepper';
 import { CatchChart } from './catch-chart';
 import { SpotPicker } from './spot-picker';
-import { intervalsOf, readingsOf, restingOn, spotNow, totalOf, trapState } from './trap-facts';
+import { intervalsOf, readingsOf, pausedOn, spotNow, totalOf, trapState } from './trap-facts';
 import { TrapVerdict } from './trap-verdict';
 import { trapCautions, trapKindWords, usualCatch } from './trap-words';
 
@@ -65,7 +65,7 @@ export class TrapPage {
   protected readonly state = computed(() =>
     trapState(this.one()!, this.garden.catches(), this.#library.conditions().get(this.one()!.target ?? '')),
   );
-  protected readonly rest = computed(() => restingOn(this.garden.today(), this.one()!));
+  protected readonly rest = computed(() => pausedOn(this.garden.today(), this.one()!));
   protected readonly target = computed(() => (this.one()?.target ? this.#library.conditionName(this.one()!.target!) : ''));
   protected readonly spot = computed(() => spotNow(this.one()!));
   protected readonly draft = linkedSignal<Reading>(() => this.#fresh());
@@ -126,14 +126,14 @@ export class TrapPage {
   }
 
   protected async restNow(): Promise<void> {
-    await this.#change({ rests: [...this.one()!.rests, { from: this.garden.today(), until: null }] }, 'The trap rests.');
+    await this.#change({ pauses: [...this.one()!.pauses, { from: this.garden.today(), until: null }] }, 'The trap rests.');
   }
 
   protected async endRest(): Promise<void> {
     const today = this.garden.today();
     // A rest of no days is none.
-    const rests = this.one()!.rests.flatMap((rest) => (rest.until ? [rest] : rest.from < today ? [{ ...rest, until: today }] : []));
-    await this.#change({ rests }, 'The trap works again.');
+    const pauses = this.one()!.pauses.flatMap((rest) => (rest.until ? [rest] : rest.from < today ? [{ ...rest, until: today }] : []));
+    await this.#change({ pauses }, 'The trap works again.');
   }
 
   protected async takeAway(): Promise<void> {

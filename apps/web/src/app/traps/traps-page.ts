@@ -5,7 +5,7 @@ import type { Trap } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, fromToday } from '../shared/days';
-import { checkOn, restingOn, spotGroups, spotNow, trapState } from './trap-facts';
+import { checkOn, pausedOn, spotGroups, spotNow, trapState } from './trap-facts';
 import { trapKindWords } from './trap-words';
 import { TrapVerdict } from './trap-verdict';
 
@@ -64,7 +64,7 @@ export class TrapsPage {
   #row(trap: Trap) {
     const today = this.garden.today();
     const due = checkOn(trap, this.garden.catches(), today);
-    const rest = restingOn(today, trap);
+    const rest = pausedOn(today, trap);
     return {
       trap,
       due,

@@ -11,7 +11,7 @@ import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Offline } from '../offline/offline';
 import { now, summary, today } from '../testing/test-garden';
-import { WeatherBook } from './weather-book';
+import { GardenWeather } from './garden-weather';
 
 const hour = { temperatureC: 18, humidityPercent: 60, rainMm: 0, windKmh: 6, leafWetMinutes: null };
 const hoursFrom = (start: string, count: number) =>
@@ -53,7 +53,7 @@ function start(first: () => Observable<WeatherAnswer>) {
       },
     ],
   });
-  const book = TestBed.inject(WeatherBook);
+  const book = TestBed.inject(GardenWeather);
   return { book, asked, kept, open, answerWith: (next: typeof first) => (reply = next) };
 }
 

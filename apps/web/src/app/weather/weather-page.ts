@@ -11,7 +11,7 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { firstLetters } from '../shared/first-letters';
 import { dayWord, instantWord } from '../shared/days';
-import { WeatherBook } from './weather-book';
+import { GardenWeather } from './garden-weather';
 import { WeatherRibbon } from './weather-ribbon';
 
 const mostBytes = 30_000_000;
@@ -30,7 +30,7 @@ export class WeatherPage {
   readonly #api = inject(Api);
   readonly #calc = inject(Calc);
   readonly #records = inject(Records);
-  protected readonly book = inject(WeatherBook);
+  protected readonly book = inject(GardenWeather);
   protected readonly garden = inject(Garden);
   readonly #id = this.garden.summary().id;
   protected readonly sources = signal<readonly WeatherSource[] | null>(null);

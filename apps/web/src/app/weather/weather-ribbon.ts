@@ -7,7 +7,7 @@ import { instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { inGardenUnits } from '../shared/units';
 import { layOutRibbon } from './ribbon';
-import { daysBack, WeatherBook } from './weather-book';
+import { daysBack, GardenWeather } from './garden-weather';
 import { weekdayWord, windowWord } from './window-words';
 
 const daysAhead = 10;
@@ -23,7 +23,7 @@ const leastDayWidth = 64;
 export class WeatherRibbon {
   /** leads to the page of weather, on other pages than that */
   readonly linked = input(true);
-  protected readonly book = inject(WeatherBook);
+  protected readonly book = inject(GardenWeather);
   protected readonly garden = inject(Garden);
   protected readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
   readonly #zone = this.garden.summary().timeZone;

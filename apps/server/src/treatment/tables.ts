@@ -1,0 +1,23 @@
+import { sql } from 'drizzle-orm';
+import { check, date, foreignKey, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { cases } from '../cases/tables.js';
+
+export const decisions = pgTable(
+  'decisions',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    caseId: uuid('case_id').notNull(),
+    intervention: text('intervention').notNull(),
+    verdict: text('verdict').notNull(),
+    decidedOn: date('decided_on').notNull(),
+    nextAssessmentOn: date('look_again_on').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({ name: 'decisions_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
+    check('decisions_verdict', sql`${table.verdict} in ('fits', 'care')`),
+  ],
+);

@@ -1,0 +1,136 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, resource } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatIconModule } from '@angular/material/icon';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { convert } from '@field-nurse/core/units';
+import { Calc } from '../calc/calc';
+import { CaseHead } from '../cases/case-head';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { caseOptions } from '../treatment/case-options';
+import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
+import { keepLatest } from '../shared/keep-latest';
+import { advice, protectWords } from '../shared/words';
+import type { BenchInput } from './mix-question';
+import { benchFaults, isSpread, mixQuestion } from './mix-question';
+import { Sprayer } from './sprayer';
+
+// A common hand-pumped size in each system: five litres, one gallon.
+const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
+
+/** The mix as a sum: plants times spray, spray times rate, in fills and spoons, and never above the card. */
+@Component({
+  selector: 'fn-mix-page',
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatSelectModule, CaseHead, Sprayer],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './mix-page.scss',
+  templateUrl: './mix-page.html',
+})
+export class MixPage {
+  readonly #calc = inject(Calc);
+  readonly #library = inject(Library);
+  protected readonly garden = inject(Garden);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly options = caseOptions(this.case);
+  /** id of the intervention in the address */
+  readonly intervention = input.required<string>();
+  protected readonly advice = advice;
+  protected readonly system = this.garden.summary().units;
+  protected readonly sprayerUnit = measures.water[this.system].unit;
+  protected readonly amountWord = amountWord;
+  protected readonly unitWord = unitWord;
+
+  protected readonly entry = computed(() => this.#library.interventions().get(this.intervention()));
+  protected readonly card = computed(() => this.entry()?.rate);
+  protected readonly verdict = computed(() => this.options.answer()?.options.find(({ id }) => id === this.intervention()));
+  protected readonly ruledOut = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'ruled-out') ?? []);
+  protected readonly cares = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'care') ?? []);
+  protected readonly notACase = computed(() => this.options.answer() !== undefined && this.verdict() === undefined);
+
+  /** what was set by hand, for this card and this case */
+  readonly #set = linkedSignal<string, Partial<BenchInput>>({
+    source: () => `${this.case()} ${this.intervention()}`,
+    computation: () => ({}),
+  });
+  protected readonly bench = computed<BenchInput | undefined>(() => {
+    const [card, planting] = [this.card(), this.options.planting()];
+    return card && planting
+      ? {
+          plants: planting.plants,
+          each: card.coverage.amount,
+          rate: card.amount,
+          sprayerL: usualSprayerL[this.system],
+          spoons: this.system === 'us' ? 'us' : 'metric',
+          ...this.#set(),
+        }
+      : undefined;
+  });
+  protected readonly spread = computed(() => Boolean(this.card() && isSpread(this.card()!)));
+  protected readonly faults = computed(() => {
+    const [card, bench] = [this.card(), this.bench()];
+    return card && bench ? benchFaults(card, bench) : new Map<keyof BenchInput, string>();
+  });
+  readonly #question = computed(() => {
+    const [card, bench] = [this.card(), this.bench()];
+    const may = this.verdict() && this.ruledOut().length === 0 && !this.entry()?.restricted;
+    return card && bench && may && this.faults().size === 0 ? mixQuestion(card, bench) : undefined;
+  });
+  readonly #answer = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.mix(params) });
+  readonly #kept = keepLatest(this.intervention, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  readonly #value = computed(() => (this.#question() ? this.#kept() : undefined));
+  protected readonly mix = computed(() => (this.#answer.error() ? undefined : this.#value()));
+  protected readonly refused = computed(() => this.#answer.error()?.message);
+  protected readonly fills = computed(() => {
+    const fills = this.mix()?.fills ?? [];
+    const kinds = new Map<string, { fill: (typeof fills)[number]; times: number }>();
+    for (const fill of fills) {
+      const key = `${fill.water.amount} ${fill.product.amount}`;
+      kinds.set(key, { fill, times: (kinds.get(key)?.times ?? 0) + 1 });
+    }
+    return [...kinds.values()];
+  });
+  protected readonly protection = computed(() => (this.entry()?.protect ?? []).map((one) => protectWords[one] ?? one).join(', '));
+  protected readonly logLink = computed(() => {
+    const mix = this.mix();
+    return {
+      case: this.case(),
+      intervention: this.intervention(),
+      plants: this.bench()?.plants,
+      amount: mix && Number(mix.product.amount.toPrecision(4)),
+      unit: mix?.product.unit,
+      water: mix && !this.spread() ? Number(mix.water.amount.toPrecision(4)) : undefined,
+    };
+  });
+
+  protected set(field: keyof BenchInput, value: number | string): void {
+    this.#set.update((set) => ({ ...set, [field]: field === 'spoons' ? value : Number(value) }));
+  }
+
+  protected setSprayer(typed: string): void {
+    this.set('sprayerL', fromField('water', Number(typed), this.system) ?? 0);
+  }
+
+  protected readonly sprayer = computed(() => toField('water', this.bench()?.sprayerL ?? usualSprayerL[this.system], this.system));
+  protected readonly litres = (litres: number) => inGardenUnits('water', litres, this.system);
+  protected readonly otherLitres = (litres: number) => inOtherUnits('water', litres, this.system);
+  protected readonly fullness = (litres: number) => Math.min(1, litres / (this.bench()?.sprayerL ?? litres));
+
+  protected readonly harvestWord = (days: number) =>
+    days === 0 ? 'It may be picked once it is dry, and washed.' : `Nothing is picked for ${days} ${days === 1 ? 'day' : 'days'}.`;
+
+  /** A rate of the card in a US garden's own words; nothing for what is not so much per litre. */
+  protected readonly rateInUs = (unit: string, rate: number): string => {
+    const gallonL = convert({ amount: 1, unit: 'gal-us' }, 'l').amount;
+    if (this.spread() || !(rate > 0)) return '';
+    if (unit === 'ml') return `${amountWord(convert({ amount: rate * gallonL, unit }, 'tsp-us'))} per gal`;
+    return unit === 'g' ? `${amountWord(convert({ amount: rate * gallonL, unit }, 'oz'))} per gal` : '';
+  };
+
+  protected print(): void {
+    window.print();
+  }
+}

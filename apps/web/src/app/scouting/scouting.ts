@@ -1,0 +1,118 @@
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import type { Planting, ScoutingRound, Stop } from '@field-nurse/contract';
+import type { LookPlan } from '@field-nurse/core/diagnosis';
+import { planScoutingRound } from '@field-nurse/core/ground';
+import type { RoundStop } from '@field-nurse/core/ground';
+import { Calc } from '../calc/calc';
+import type { LookPlace } from '../calc/calc.worker';
+import { Garden } from '../gardens/garden';
+import { Records } from '../gardens/records';
+import { middleOf, planShapes } from '../ground/plan-shapes';
+import { Library } from '../library/library';
+import { GardenWeather } from '../weather/garden-weather';
+import { toWalk } from './to-walk';
+
+const spreading = new Set(['insect', 'mite', 'mollusc', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode']);
+
+/** The round: what wants a look today and why, the walk that is under way, and its stops. */
+@Injectable({ providedIn: 'root' })
+export class Scouting {
+  readonly #garden = inject(Garden);
+  readonly #library = inject(Library);
+  readonly #records = inject(Records);
+  readonly #calc = inject(Calc);
+  readonly #weather = inject(GardenWeather);
+  /** where to look, by host and kind of place, for this month */
+  readonly #plans = signal<ReadonlyMap<string, LookPlan>>(new Map());
+
+  readonly shapes = computed(() => planShapes(this.#garden.places(), this.#garden.plantings(), this.#garden.today()));
+  readonly #places = computed(() => {
+    const month = Number(this.#garden.today().slice(5, 7));
+    const south = (this.#garden.summary().latitude ?? 0) < 0;
+    const places = this.#growing().map(({ host, setting }): LookPlace => ({ host, setting, month, hemisphere: south ? 'south' : 'north' }));
+    return [...new Map(places.map((place) => [keyOf(place), place])).values()];
+  });
+  readonly #growing = computed(() => this.#garden.plantings().filter(({ endedOn }) => !endedOn));
+
+  /** all plantings in growth: those that are due in walking order, then the others by their day */
+  readonly stops = computed<readonly RoundStop[]>(() =>
+    planScoutingRound(
+      toWalk(
+        {
+          plantings: this.#garden.plantings(),
+          cases: this.#garden.cases(),
+          decisions: this.#garden.decisions(),
+          assessments: this.#garden.assessments(),
+          stops: this.#garden.stops(),
+          today: this.#garden.today(),
+          timeZone: this.#garden.summary().timeZone,
+        },
+        {
+          riskOf: (planting) => this.#riskOf(planting),
+          catching: (condition) => spreading.has(this.#library.conditions().get(condition)?.kind ?? ''),
+          conditionName: this.#library.conditionName,
+          at: (id) => middleOf(this.shapes(), id),
+        },
+      ),
+      this.#garden.today(),
+      this.#weather.recent(),
+    ),
+  );
+  readonly due = computed(() => this.stops().filter(({ due }) => due));
+  readonly later = computed(() => this.stops().filter(({ due }) => !due));
+  /** a round that was begun and not ended; the newest */
+  readonly underWay = computed<ScoutingRound | undefined>(() =>
+    this.#garden
+      .scoutingRounds()
+      .filter(({ endedAt }) => !endedAt)
+      .sort((a, b) => a.startedAt.localeCompare(b.startedAt))
+      .at(-1),
+  );
+
+  constructor() {
+    effect(() => {
+      const missing = this.#places().filter((place) => !untracked(this.#plans).has(keyOf(place)));
+      if (missing.length > 0) void this.#learn(missing);
+    });
+  }
+
+  round = (id: string): ScoutingRound | undefined => this.#garden.scoutingRounds().find((one) => one.id === id);
+  stopsOf = (roundId: string): Stop[] => this.#garden.stops().filter((stop) => stop.roundId === roundId);
+  /** the first planting of the walk that has no stop yet */
+  next = ({ id, walk }: ScoutingRound, after?: string): string | undefined => {
+    const done = new Set(this.stopsOf(id).map(({ plantingId }) => plantingId));
+    const left = walk.filter((planting) => !done.has(planting) && this.#garden.planting(planting));
+    const from = after ? walk.indexOf(after) : -1;
+    return left.find((planting) => walk.indexOf(planting) > from) ?? left.find((planting) => planting !== after);
+  };
+
+  whereToLook = (planting: Planting): LookPlan | undefined => {
+    const place = this.#places().find(({ host, setting }) => host === planting.host && setting === planting.setting);
+    return place && this.#plans().get(keyOf(place));
+  };
+
+  /** Begin a round over these plantings. @returns its id */
+  async begin(walk: readonly string[], by: string): Promise<string> {
+    const id = crypto.randomUUID();
+    await this.#records.keep('scoutingRounds', id, 0, { startedAt: this.#garden.now(), endedAt: null, by, walk: [...walk] });
+    return id;
+  }
+
+  async end(round: ScoutingRound): Promise<void> {
+    const { startedAt, by, walk } = round;
+    await this.#records.keep('scoutingRounds', round.id, round.version, { startedAt, by, walk, endedAt: this.#garden.now() }, round);
+  }
+
+  #riskOf(planting: Planting): { risk: number; feared: string | null } {
+    const plan = this.whereToLook(planting);
+    const first = plan?.feared[0]?.condition;
+    return { risk: plan?.risk ?? 0.2, feared: first ? this.#library.conditionName(first) : null };
+  }
+
+  async #learn(places: readonly LookPlace[]): Promise<void> {
+    const plans = await this.#calc.whereToLook(places);
+    this.#plans.update((known) => new Map([...known, ...places.map((place, i) => [keyOf(place), plans[i]!] as const)]));
+  }
+}
+
+const keyOf = ({ host, setting, month, hemisphere }: LookPlace) => `${host} ${setting} ${month} ${hemisphere}`;

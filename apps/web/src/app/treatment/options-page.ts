@@ -1,0 +1,79 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Router, RouterLink } from '@angular/router';
+import { addDays } from '@field-nurse/core/timing';
+import { ApiError } from '../api/api-error';
+import { caseInEdit } from '../cases/case-edits';
+import { CaseHead } from '../cases/case-head';
+import { Garden } from '../gardens/garden';
+import { Records } from '../gardens/records';
+import { Library } from '../library/library';
+import { advice, stanceWords } from '../shared/words';
+import type { CaseFacts } from './about-today';
+import { AboutToday } from './about-today';
+import { caseOptions } from './case-options';
+import type { JudgedIntervention } from './ladder';
+import { firstChoice, ladderOf } from './ladder';
+import { OptionCard } from './option-card';
+
+const usualLookDays = 7;
+
+/** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
+@Component({
+  selector: 'fn-options-page',
+  imports: [RouterLink, MatButtonModule, AboutToday, CaseHead, OptionCard],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './options-page.scss',
+  templateUrl: './options-page.html',
+})
+export class OptionsPage {
+  readonly #records = inject(Records);
+  readonly #library = inject(Library);
+  readonly #router = inject(Router);
+  protected readonly garden = inject(Garden);
+  /** id of the case in the address */
+  readonly case = input.required<string>();
+  protected readonly edits = caseInEdit(this.case);
+  protected readonly options = caseOptions(this.case);
+  protected readonly advice = advice;
+  protected readonly refusal = signal('');
+
+  protected readonly stance = computed(() => stanceWords[this.garden.summary().stance].word);
+  protected readonly rungs = computed(() => ladderOf(this.options.answer()?.options ?? []));
+  protected readonly first = computed(() => firstChoice(this.options.answer()?.options ?? [])?.id);
+  protected readonly conditions = computed(() => this.options.situation()?.conditions ?? []);
+  protected readonly notifiable = computed(() => this.options.answer()?.alerts.find(({ code }) => code === 'notifiable'));
+  protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
+  protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
+  protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
+
+  protected names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(', ');
+
+  protected change(facts: Partial<CaseFacts>): void {
+    this.edits.change((value) => ({ ...value, ...facts }));
+  }
+
+  /** Note the decision, then go where the work is: to the mix, to the log, or back to the looks. */
+  protected async choose({ id, name, verdict }: JudgedIntervention): Promise<void> {
+    if (verdict === 'ruled-out') return;
+    const today = this.garden.today();
+    const nextAssessmentOn = addDays(today, this.#lookDays());
+    try {
+      const value = { caseId: this.case(), option: id, verdict, decidedOn: today, nextAssessmentOn, note: '' };
+      await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
+    } catch (error) {
+      this.refusal.set(ApiError.from(error).message);
+      return;
+    }
+    const entry = this.#library.interventions().get(id);
+    const base = ['/g', this.garden.summary().id];
+    if (entry?.rate) await this.#router.navigate([...base, 'cases', this.case(), 'mix', id]);
+    else if (entry?.rung === 'none') await this.#router.navigate([...base, 'cases', this.case(), 'recovery']);
+    else await this.#router.navigate([...base, 'log', 'new'], { queryParams: { case: this.case(), intervention: id } });
+  }
+
+  #lookDays(): number {
+    const days = this.conditions().map((id) => this.#library.conditions().get(id)?.recovery.lookAgainDays ?? usualLookDays);
+    return Math.min(...days);
+  }
+}

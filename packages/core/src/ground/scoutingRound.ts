@@ -1,0 +1,137 @@
+import { addDays, daysBetween } from '../timing/index.js';
+import type { Point } from './shape.js';
+import { walkingOrder } from './walkingOrder.js';
+
+/** What is known of a planting when the round is planned. Days are calendar days. */
+export interface ToWalk {
+  readonly id: string;
+  readonly at: Point | null;
+  readonly plantedOn: string;
+  /** under cover, where rain does not wet the leaves */
+  readonly sheltered: boolean;
+  readonly lastLookOn: string | null;
+  /** the day that an open case asks for, if any is open */
+  readonly caseLookOn: string | null;
+  /** an open case whose trouble is carried on by hands and clothes */
+  readonly catching: boolean;
+  /** an open case of any kind */
+  readonly sick: boolean;
+  /** held apart: the day of its next look */
+  readonly quarantineLookOn: string | null;
+  /** chance of any trouble on this host in this month, 0 to 1 */
+  readonly risk: number;
+  /** what is feared most here now, by name */
+  readonly feared: string | null;
+  /** first sights on this host in earlier years: day and name of what it was */
+  readonly firstSights: readonly { readonly on: string; readonly name: string }[];
+}
+
+/** Weather of the last days as far as it hastens trouble. */
+export interface RecentWeather {
+  /** hours with wet leaves in the last three days */
+  readonly wetHours: number;
+  /** warmest of the last three days, °C */
+  readonly maxC: number;
+}
+
+export interface RoundReason {
+  readonly code: 'case' | 'quarantine' | 'never-looked' | 'long-ago' | 'young' | 'last-year' | 'risk' | 'wet' | 'hot';
+  readonly text: string;
+}
+
+/** A planting with the day on which it wants a look, and why. */
+export interface RoundStop {
+  readonly id: string;
+  readonly dueOn: string;
+  readonly due: boolean;
+  readonly why: readonly RoundReason[];
+}
+
+// Once a week is the usual rhythm of scouting: Flint & van den Bosch (1981), Introduction to Integrated Pest Management, ch. 6.
+const usualDays = 7;
+export const youngDays = 28;
+const highRisk = 0.3;
+const lowRisk = 0.15;
+const wetSpell = 24;
+const hotDay = 30;
+const dayWords = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+// A first sight of an earlier year warns from two weeks before its day until one week after it.
+const [warnBefore, warnAfter] = [14, 7];
+
+/**
+ * Which plantings want a look, why, and in which order to walk: young and clean ones first, what could be carried on last, what is held apart at the
+ * very end; short by distance within each. The interval is a week, less for young plants, high risk and weather that hastens it, more where little is to
+ * be feared; open cases and quarantine set their own day.
+ *
+ * @param today - calendar day
+ * @returns all of them: those that are due in walking order, then the others by their day
+ */
+export function planScoutingRound(plantings: readonly ToWalk[], today: string, weather?: RecentWeather): RoundStop[] {
+  const stops = new Map(plantings.map((planting) => [planting.id, stopFor(planting, today, weather)]));
+  const due = plantings.filter(({ id }) => stops.get(id)!.due);
+  const order = walkingOrder(due.map((planting) => ({ id: planting.id, at: planting.at, turn: turnOf(planting, today) })));
+  const later = [...stops.values()].filter((stop) => !stop.due).sort((a, b) => a.dueOn.localeCompare(b.dueOn));
+  return [...order.map((id) => stops.get(id)!), ...later];
+}
+
+/** Young and clean, clean, sick but not catching, catching, held apart. */
+function turnOf({ plantedOn, sick, catching, quarantineLookOn }: ToWalk, today: string): number {
+  if (quarantineLookOn) return 4;
+  if (catching) return 3;
+  if (sick) return 2;
+  return daysBetween(plantedOn, today) < youngDays ? 0 : 1;
+}
+
+function stopFor(planting: ToWalk, today: string, weather: RecentWeather | undefined): RoundStop {
+  const why: RoundReason[] = [];
+  let days = usualDays;
+  const hasten = (factor: number, code: RoundReason['code'], text: string) => {
+    days *= factor;
+    why.push({ code, text });
+  };
+  const age = daysBetween(planting.plantedOn, today);
+  if (age < youngDays)
+    hasten(
+      0.6,
+      'young',
+      `Planted ${age === 0 ? 'today' : `${age} ${age === 1 ? 'day' : 'days'} ago`}: young plants have nothing to spare.`,
+    );
+  const sight = planting.firstSights.find(({ on }) => inWarning(on, today));
+  if (sight) hasten(0.5, 'last-year', `${sight.name}: first seen here on ${dayWords.format(new Date(`${sight.on}T00:00:00Z`))}.`);
+  if (planting.risk >= highRisk)
+    hasten(0.7, 'risk', planting.feared ? `In season: ${planting.feared.toLowerCase()}, and more.` : 'Much is in season.');
+  else if (planting.risk <= lowRisk && !planting.sick) days *= 2;
+  if (weather && !planting.sheltered && weather.wetHours >= wetSpell)
+    hasten(0.7, 'wet', `Leaves were wet for ${Math.round(weather.wetHours)} hours in three days.`);
+  if (weather && weather.maxC >= hotDay) hasten(0.8, 'hot', `It was ${Math.round(weather.maxC)} °C: mites and thrips hurry.`);
+
+  const dates: string[] = [];
+  if (planting.lastLookOn) {
+    const since = daysBetween(planting.lastLookOn, today);
+    dates.push(addDays(planting.lastLookOn, Math.max(1, Math.round(days))));
+    if (since >= usualDays) why.push({ code: 'long-ago', text: `Last looked at ${since} days ago.` });
+  } else {
+    dates.push(today);
+    why.push({ code: 'never-looked', text: 'Not looked at yet.' });
+  }
+  // A look since the day that the case asked for was that look.
+  if (planting.caseLookOn && !(planting.lastLookOn && planting.lastLookOn >= planting.caseLookOn)) {
+    dates.push(planting.caseLookOn);
+    if (planting.caseLookOn <= today) why.unshift({ code: 'case', text: 'An open case wants its look.' });
+  }
+  if (planting.quarantineLookOn) {
+    dates.push(planting.quarantineLookOn);
+    why.unshift({ code: 'quarantine', text: 'Held apart: a clean look brings it nearer to the others.' });
+  }
+  // Seen today is seen.
+  const earliest = dates.sort()[0]!;
+  const dueOn = planting.lastLookOn === today && earliest <= today ? addDays(today, 1) : earliest;
+  return { id: planting.id, dueOn, due: dueOn <= today, why };
+}
+
+function inWarning(sight: string, today: string): boolean {
+  if (sight.slice(0, 4) >= today.slice(0, 4)) return false;
+  const thisYear = addDays(`${today.slice(0, 4)}-${sight.slice(5, 7)}-01`, Number(sight.slice(8)) - 1);
+  const days = daysBetween(today, thisYear);
+  return days <= warnBefore && days >= -warnAfter;
+}

@@ -1,0 +1,20 @@
+import type { Rung, Effect } from './interventionFacts.js';
+import type { Reason } from './rules.js';
+
+export type Verdict = 'fits' | 'care' | 'ruled-out';
+
+/** One intervention judged for this planting today. */
+export interface JudgedIntervention {
+  readonly id: string;
+  readonly name: string;
+  readonly rung: Rung;
+  readonly verdict: Verdict;
+  readonly reasons: readonly { readonly code: string; readonly weight: Reason['weight']; readonly text: string }[];
+  /** conditions it acts on */
+  readonly covers: readonly string[];
+  readonly notes: readonly string[];
+  readonly evidence: Effect['evidence'];
+  readonly expected: { readonly efficacy: readonly [number, number]; readonly minutes: number; readonly cost: number };
+  /** money per plant, lower is better */
+  readonly loss: number;
+}
