@@ -51,7 +51,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         <mat-label>Stance</mat-label>
         <mat-select formControlName="stance">
           @for (one of stances; track one.id) {
-            <mat-intervention [value]="one.id">{{ one.word }}</mat-intervention>
+            <mat-option [value]="one.id">{{ one.word }}</mat-option>
           }
         </mat-select>
         <mat-hint>{{ stanceHint() }}</mat-hint>
@@ -60,7 +60,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         <mat-label>Region</mat-label>
         <mat-select formControlName="region">
           @for (region of library.index()?.regions ?? []; track region.id) {
-            <mat-intervention [value]="region.id">{{ region.name }}</mat-intervention>
+            <mat-option [value]="region.id">{{ region.name }}</mat-option>
           }
         </mat-select>
         <mat-hint>Its rules say what may be used and what must be reported.</mat-hint>
@@ -69,9 +69,9 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Weather station</mat-label>
           <mat-select formControlName="weatherStation">
-            <mat-intervention [value]="null">none: weather from files</mat-intervention>
+            <mat-option [value]="null">none: weather from files</mat-option>
             @for (station of stations(); track station.id) {
-              <mat-intervention [value]="station.id">{{ station.name }}{{ station.simulated ? ' (simulated)' : '' }}</mat-intervention>
+              <mat-option [value]="station.id">{{ station.name }}{{ station.simulated ? ' (simulated)' : '' }}</mat-option>
             }
           </mat-select>
           <mat-hint>A simulated station is made up: for trying things out.</mat-hint>
@@ -80,15 +80,15 @@ export type GardenForm = ReturnType<typeof gardenForm>;
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Units</mat-label>
         <mat-select formControlName="units">
-          <mat-intervention value="metric">Litres, grams, metres</mat-intervention>
-          <mat-intervention value="us">US gallons, ounces, feet</mat-intervention>
+          <mat-option value="metric">Litres, grams, metres</mat-option>
+          <mat-option value="us">US gallons, ounces, feet</mat-option>
         </mat-select>
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Time zone</mat-label>
         <mat-select formControlName="timeZone">
           @for (zone of zones; track zone) {
-            <mat-intervention [value]="zone">{{ zone }}</mat-intervention>
+            <mat-option [value]="zone">{{ zone }}</mat-option>
           }
         </mat-select>
         @if (form().get('timeZone')?.invalid) {

@@ -35,7 +35,7 @@ type PlaceValue = Written<'places'>;
             <mat-label>Kind</mat-label>
             <mat-select formControlName="kind">
               @for (kind of kinds; track kind[0]) {
-                <mat-intervention [value]="kind[0]">{{ kind[1] }}</mat-intervention>
+                <mat-option [value]="kind[0]">{{ kind[1] }}</mat-option>
               }
             </mat-select>
           </mat-form-field>
@@ -43,7 +43,7 @@ type PlaceValue = Written<'places'>;
             <mat-label>Where it is</mat-label>
             <mat-select formControlName="setting">
               @for (setting of settings; track setting[0]) {
-                <mat-intervention [value]="setting[0]">{{ setting[1] }}</mat-intervention>
+                <mat-option [value]="setting[0]">{{ setting[1] }}</mat-option>
               }
             </mat-select>
           </mat-form-field>

@@ -74,7 +74,7 @@ export class InterventionEntry {
   );
   protected readonly usedAgainst = computed(() =>
     (this.#library.index()?.conditions ?? []).flatMap(({ id, treat }) =>
-      treat.filter(({ intervention }) => use === this.entry()).map(({ efficacy }) => ({ id, efficacy })),
+      treat.filter(({ intervention }) => intervention === this.entry()).map(({ efficacy }) => ({ id, efficacy })),
     ),
   );
   protected readonly limits = computed(() => {

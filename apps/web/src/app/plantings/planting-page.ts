@@ -117,7 +117,7 @@ import { keepOutUntil, safeToPickFrom } from './intervals-now';
                 }
               </li>
             } @empty {
-              <li class="fn-small">None. When something assessments wrong, “Something is wrong” opens one.</li>
+              <li class="fn-small">None. When something looks wrong, “Something is wrong” opens one.</li>
             }
           </ul>
         </section>

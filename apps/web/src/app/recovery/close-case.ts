@@ -28,7 +28,7 @@ export type Outcome = NonNullable<Written<'cases'>['outcome']>;
         <mat-label>How it ended</mat-label>
         <mat-select [value]="outcome()" (selectionChange)="outcome.set($event.value)">
           @for (one of outcomes; track one[0]) {
-            <mat-intervention [value]="one[0]">{{ one[1] }}</mat-intervention>
+            <mat-option [value]="one[0]">{{ one[1] }}</mat-option>
           }
         </mat-select>
       </mat-form-field>

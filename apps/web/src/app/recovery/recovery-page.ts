@@ -56,7 +56,7 @@ export class RecoveryPage {
     const seen = (this.one()?.findings ?? []).filter(({ state }) => state === 'seen').map(({ sign }) => this.#library.signs().get(sign));
     return seen.find((sign) => sign?.drawing.organ === 'leaf') ?? seen[0];
   });
-  protected readonly looks = computed(() => this.garden.assessmentsOf(this.case()));
+  protected readonly assessments = computed(() => this.garden.assessmentsOf(this.case()));
   protected readonly decision = computed(() => this.garden.decisionsOf(this.case()).at(-1));
   protected readonly applications = computed(() => this.garden.applications().filter(({ caseId }) => caseId === this.case()));
   protected readonly next = computed(() => nextAssessmentOn(this.assessments(), this.garden.decisionsOf(this.case())));
@@ -113,7 +113,7 @@ export class RecoveryPage {
     const looks = this.assessments();
     return (look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'>) => {
       const before = looks.filter(({ assessedOn }) => assessedOn < look.assessedOn);
-      return daysToNextLook(statusOf([...before, look as Look]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
+      return daysToNextLook(statusOf([...before, look as Assessment]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
     };
   });
 

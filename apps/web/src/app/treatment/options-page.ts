@@ -59,7 +59,7 @@ export class OptionsPage {
     const today = this.garden.today();
     const nextAssessmentOn = addDays(today, this.#lookDays());
     try {
-      const value = { caseId: this.case(), option: id, verdict, decidedOn: today, nextAssessmentOn, note: '' };
+      const value = { caseId: this.case(), intervention: id, verdict, decidedOn: today, nextAssessmentOn, note: '' };
       await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);
