@@ -12,7 +12,7 @@ import type { Deps } from './deps.js';
 import { gardenRoutes } from './gardens/routes.js';
 import { ownEntryRoutes } from './library/ownRoutes.js';
 import { libraryRoutes } from './library/routes.js';
-import { logRoutes } from './applications/routes.js';
+import { applicationRoutes } from './applications/routes.js';
 import { errors } from './middleware/errors.js';
 import { headers } from './middleware/headers.js';
 import { onlyHttps } from './middleware/onlyHttps.js';
@@ -21,7 +21,7 @@ import { accountRoutes } from './people/accountRoutes.js';
 import { peopleRoutes } from './people/routes.js';
 import { idleMs, sessionStore } from './people/sessionStore.js';
 import { photoRoutes } from './photos/routes.js';
-import { planRoutes } from './treatment/routes.js';
+import { treatmentRoutes } from './treatment/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
@@ -41,8 +41,8 @@ const routes = [
   tokenRoutes,
   caseRoutes,
   clinicRoutes,
-  planRoutes,
-  logRoutes,
+  treatmentRoutes,
+  applicationRoutes,
   recoveryRoutes,
   scoutingRoutes,
   trapRoutes,

@@ -12,6 +12,7 @@ export const settings: GardenSettings = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  seasonStart: null,
   weatherStation: null,
 };
 
@@ -27,11 +28,9 @@ export const planting = (placeId: string): Written<'plantings'> => ({
   quarantine: null,
   plantedOn: '2026-05-01',
   setting: 'outdoor',
-  inFlower: false,
   eaten: true,
-  nextHarvestOn: null,
+  events: [],
   note: '',
-  endedOn: null,
 });
 
 export const sickness = (plantingId: string): Written<'cases'> => ({
@@ -53,22 +52,20 @@ export const sickness = (plantingId: string): Written<'cases'> => ({
 export const decision = (caseId: string): Written<'decisions'> => ({
   caseId,
   intervention: 'copper',
-  verdict: 'fits',
   decidedOn: '2026-07-10',
   nextAssessmentOn: '2026-07-13',
   note: '',
 });
 
-export const application = (plantingId: string): Written<'applications'> => ({
-  caseId: null,
-  plantingId,
+export const application = (plantingId: string, caseId: string | null = null): Written<'applications'> => ({
   intervention: 'copper',
   appliedAt: '2026-07-17T18:00:00Z',
-  plants: 3,
-  productAmount: 3,
-  productUnit: 'g',
+  targets: [{ plantingId, caseId, plants: 3, areaM2: null, coveredPart: 'leaves' }],
+  productMl: null,
+  productG: 3,
+  productPieces: null,
   waterL: 1,
-  coveredPart: 'leaves',
+  kit: 'knapsack',
   appliedBy: 'Owner',
   temperatureC: null,
   windKmh: null,
@@ -76,7 +73,7 @@ export const application = (plantingId: string): Written<'applications'> => ({
   why: 'blight',
 });
 
-export const look = (caseId: string, plantingId: string): Written<'assessments'> => ({
+export const assessment = (caseId: string, plantingId: string): Written<'assessments'> => ({
   caseId,
   plantingId,
   assessedOn: '2026-07-13',
@@ -121,7 +118,12 @@ export const trapCatch = (trapId: string): Written<'catches'> => ({
   note: '',
 });
 
-export const round = (walk: string[]): Written<'scoutingRounds'> => ({ startedAt: '2026-07-18T08:00:00.000Z', endedAt: null, by: 'Owner', walk });
+export const round = (walk: string[]): Written<'scoutingRounds'> => ({
+  startedAt: '2026-07-18T08:00:00.000Z',
+  endedAt: null,
+  by: 'Owner',
+  walk,
+});
 
 export const stop = (roundId: string, plantingId: string): Written<'stops'> => ({
   roundId,

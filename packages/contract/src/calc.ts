@@ -150,6 +150,12 @@ export const optionsRequest = z.strictObject({
     .array(z.strictObject({ ingredient: name, daysAgo: z.number().min(0).max(400) }))
     .max(100)
     .optional(),
+  seasonDays: z
+    .number()
+    .min(0)
+    .max(366)
+    .optional()
+    .describe("how many days ago the season began: what was used before does not count for a season's maximum; all counts when left out"),
   stance,
   region: name.optional(),
 });

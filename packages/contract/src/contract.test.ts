@@ -1,5 +1,7 @@
 import { endpoints, mostHoursInFile, storedRecords, weatherHour, writtenRecords } from './index';
-import { gardenSettings, place, planting, assessment } from './records';
+import { application, decision } from './applications';
+import { planting } from './plantings';
+import { assessment, gardenSettings, place } from './records';
 import { timeZone } from './words';
 
 const id = '8f7f0c1e-4a55-4d0b-9c5e-2f3b6f1f7a10';
@@ -64,14 +66,45 @@ describe('records', () => {
       plants: 1,
       plantedOn: '2026-05-01',
       setting: 'outdoor',
-      inFlower: false,
       eaten: true,
-      nextHarvestOn: null,
       note: '',
-      endedOn: null,
     };
     expect(faults(planting, one)).toEqual([]);
     expect(faults(planting, { ...one, plants: 1.5, host: 'Leek!', placeId: 'bed' })).toEqual(['placeId', 'host', 'plants']);
+    const events = (...list: object[]) => faults(planting, { ...one, events: list });
+    expect(events({ kind: 'flowering', on: '2026-05-01', until: null }, { kind: 'ended', on: '2026-06-01' })).toEqual([]);
+    expect(events({ kind: 'harvest', on: '2026-04-30', until: null })).toEqual(['events']);
+    expect(events({ kind: 'harvest', on: '2026-07-02', until: '2026-07-01' })).toEqual(['events']);
+    expect(events({ kind: 'ended', on: '2026-06-01' }, { kind: 'ended', on: '2026-06-02' })).toEqual(['events']);
+    expect(events({ kind: 'stage', on: '2026-06-01', until: null })).toHaveLength(2);
+  });
+
+  test('an application goes to each planting once, with its product measured one way', () => {
+    const target = { plantingId: id, caseId: null, plants: 3, coveredPart: '' };
+    const one = {
+      intervention: 'soap',
+      appliedAt: '2026-07-18T08:00:00Z',
+      targets: [target],
+      productMl: 20,
+      productG: null,
+      productPieces: null,
+      waterL: 1,
+      appliedBy: 'Wren',
+      temperatureC: null,
+      windKmh: null,
+      sky: '',
+      why: '',
+    };
+    expect(faults(application, one)).toEqual([]);
+    expect(faults(application, { ...one, productG: 20 })).toEqual(['productMl']);
+    expect(faults(application, { ...one, targets: [target, target] })).toEqual(['targets']);
+    expect(faults(application, { ...one, targets: [] })).toEqual(['targets']);
+  });
+
+  test('nobody says how a decision is judged', () => {
+    const one = { caseId: id, intervention: 'soap', decidedOn: '2026-07-18', nextAssessmentOn: '2026-07-25', note: '' };
+    expect(faults(decision, one)).toEqual([]);
+    expect(faults(decision, { ...one, verdict: 'fits' })).toHaveLength(1);
   });
 
   test('severity is a percent of the plant', () => {

@@ -56,7 +56,10 @@ export const stop = z.strictObject({
   plantingId: id,
   lookedAt: instant,
   found: z.boolean(),
-  signs: z.array(entry).max(40),
+  signs: z
+    .array(entry)
+    .max(40)
+    .refine((signs) => new Set(signs).size === signs.length, { error: 'each sign once' }),
   /** what was sampled against its threshold, and one value per plant in the order of looking */
   target: entry.nullable(),
   measure: measure.nullable(),

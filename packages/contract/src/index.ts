@@ -5,16 +5,24 @@ export type { CalculationAnswer, CalculationName, CalculationRequest, Endpoint, 
 // Records of a garden
 export {
   application,
-  applicationIntervals,
+  applicationLaw,
+  applicationTarget,
+  brokenLine,
+  cardSnapshot,
+  decision,
+  decisionVerdict,
+  saidWeather,
+} from './applications.js';
+export type { PlantingEvent } from './plantings.js';
+export { planting, plantingEvent } from './plantings.js';
+export {
+  assessment,
   caseFinding,
   caseRecord,
   comment,
-  decision,
   diagnosis,
   gardenSettings,
   place,
-  planting,
-  assessment,
   storedRecords,
   subject,
   writtenRecords,

@@ -1,6 +1,18 @@
 import { z } from 'zod';
+import { application, applicationLaw, applicationTarget, decision, decisionVerdict, notPickedBefore } from './applications.js';
 import { clinicSample } from './clinic.js';
-import { preventionTask, clockMended, leafMeasurement, ownEntry, ownThreshold, scoutingRound, stop, trap, trapCatch } from './fieldRecords.js';
+import {
+  clockMended,
+  leafMeasurement,
+  ownEntry,
+  ownThreshold,
+  preventionTask,
+  scoutingRound,
+  stop,
+  trap,
+  trapCatch,
+} from './fieldRecords.js';
+import { planting } from './plantings.js';
 import { shape } from './shapes.js';
 import {
   day,
@@ -9,6 +21,7 @@ import {
   id,
   instant,
   longText,
+  monthDay,
   onset,
   pattern,
   percent,
@@ -18,7 +31,6 @@ import {
   stance,
   timeZone,
   unitSystem,
-  verdict,
 } from './words.js';
 
 /** What a gardener says about a garden. */
@@ -30,6 +42,8 @@ export const gardenSettings = z.strictObject({
   units: unitSystem,
   stance,
   region: entry,
+  /** month and day on which a season begins; none: 1 January in the north, 1 July in the south */
+  seasonStart: monthDay.nullable().default(null),
   /** the weather station that is read for it, by its id; none: weather comes from files alone */
   weatherStation: entry.nullable().default(null),
 });
@@ -40,32 +54,6 @@ export const place = z.strictObject({
   setting,
   areaM2: z.number().positive().max(1_000_000).nullable(),
   shape: shape.nullable().default(null),
-  note: longText,
-  endedOn: day.nullable(),
-});
-
-/** A planting that came in from elsewhere is held apart until enough clean assessments over enough days. */
-export const quarantine = z.strictObject({
-  from: day,
-  days: z.int().min(1).max(365),
-  looks: z.int().min(1).max(30),
-  releasedOn: day.nullable(),
-});
-
-export const planting = z.strictObject({
-  placeId: id,
-  host: entry,
-  cultivar: z.string().trim().max(120),
-  plants: z.int().min(1).max(100_000),
-  rows: z.int().min(1).max(1000).default(1),
-  /** none: it lies in its place beside the others */
-  shape: shape.nullable().default(null),
-  plantedOn: day,
-  setting,
-  inFlower: z.boolean(),
-  eaten: z.boolean(),
-  nextHarvestOn: day.nullable(),
-  quarantine: quarantine.nullable().default(null),
   note: longText,
   endedOn: day.nullable(),
 });
@@ -101,36 +89,6 @@ export const caseRecord = z.strictObject({
   note: longText,
 });
 
-/** The intervention that was chosen for a case, or watching it. */
-export const decision = z.strictObject({
-  caseId: id,
-  intervention: entry,
-  verdict: verdict.exclude(['ruled-out']),
-  decidedOn: day,
-  nextAssessmentOn: day,
-  note: longText,
-});
-
-export const application = z.strictObject({
-  caseId: id.nullable(),
-  plantingId: id,
-  intervention: entry,
-  appliedAt: instant,
-  plants: z.int().min(1).max(100_000),
-  productAmount: z.number().min(0).max(1_000_000).nullable(),
-  productUnit: z.string().max(20).nullable(),
-  waterL: z.number().min(0).max(100_000).nullable(),
-  coveredPart: z.string().trim().max(200),
-  appliedBy: shortText,
-  temperatureC: z.number().min(-40).max(60).nullable(),
-  windKmh: z.number().min(0).max(200).nullable(),
-  sky: z.string().trim().max(120),
-  why: longText,
-});
-
-/** What the server works out from an application and its card. */
-export const applicationIntervals = z.strictObject({ reEntryAt: instant, harvestSafeOn: day.nullable(), repeatFrom: day.nullable() });
-
 export const assessment = z.strictObject({
   caseId: id,
   plantingId: id,
@@ -156,8 +114,14 @@ export const storedRecords = {
   places: stored(place),
   plantings: stored(planting),
   cases: stored(caseRecord),
-  decisions: stored(decision),
-  applications: stored(z.strictObject({ ...application.shape, ...applicationIntervals.shape })),
+  decisions: stored(z.strictObject({ ...decision.shape, ...decisionVerdict.shape })),
+  applications: stored(
+    z.strictObject({
+      ...application.shape,
+      targets: z.array(z.strictObject({ ...applicationTarget.shape, notPickedBefore })),
+      ...applicationLaw.shape,
+    }),
+  ),
   assessments: stored(assessment),
   traps: stored(trap),
   catches: stored(trapCatch),

@@ -38,6 +38,10 @@ export const entry = z
 /** years that a garden's records may lie in */
 const knownYear = /^(1[6-9]|2\d)\d\d-/;
 export const day = z.iso.date({ abort: true }).regex(knownYear, { error: 'a day from 1600 to 2999' });
+/** a day of every year, MM-DD; none that some years lack */
+export const monthDay = z
+  .string()
+  .regex(/^(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])$/, { error: 'a month and a day up to the 28th, such as 07-01' });
 /** a moment; clocks on Earth are at most 14 hours from each other's */
 export const instant = z.iso
   .datetime({ offset: true, abort: true })

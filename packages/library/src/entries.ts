@@ -98,7 +98,9 @@ export const condition = z.strictObject({
   levels: z.array(level).default([]),
   follows: z.array(entryId).default([]).describe('conditions in whose wake it comes'),
   carries: z.array(entryId).default([]).describe('conditions that it carries from plant to plant'),
-  treat: z.array(z.strictObject({ intervention: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() })),
+  treat: z.array(
+    z.strictObject({ intervention: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() }),
+  ),
   prevention: z.array(text).min(1),
   persistence: text,
   restYears: z.number().positive().max(40).optional().describe('how long its ground stays closed to the families that take it'),

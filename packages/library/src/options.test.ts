@@ -68,7 +68,9 @@ test('every product that is sprayed and has a rate says what to wear', () => {
 });
 
 test('folk practice is never without its grade', () => {
-  const folk = library.conditions.flatMap(({ treat }) => treat.filter(({ evidence }) => evidence === 'folk').map(({ intervention }) => intervention));
+  const folk = library.conditions.flatMap(({ treat }) =>
+    treat.filter(({ evidence }) => evidence === 'folk').map(({ intervention }) => intervention),
+  );
   for (const id of folk) {
     const judged = library.conditions.find(({ treat }) => treat.some(({ intervention }) => intervention === id))!;
     const option = judge(judged, { stance: 'protect' }).options.find((one) => one.id === id)!;

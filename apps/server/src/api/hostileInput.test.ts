@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Endpoint } from '@field-nurse/contract';
 import { endpoints } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { application, bed, decision, fresh, look, planting, settings, sickness, smallPhoto } from '../testRecords';
+import { application, bed, decision, fresh, assessment, planting, settings, sickness, smallPhoto } from '../testRecords';
 import { startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
@@ -29,12 +29,29 @@ function goodBodies(place: string, plant: string, sick: string): Record<string, 
   const spot = { from: '2026-07-01', name: 'North', x: 1, y: 2 };
   const records: Record<string, object> = {
     writePlace: { ...bed, shape: { kind: 'circle', x: 1, y: 1, radius: 2 } },
-    writePlanting: { ...planting(place), quarantine: { from: '2026-07-01', days: 20, looks: 3, releasedOn: null } },
+    writePlanting: {
+      ...planting(place),
+      events: [
+        { kind: 'flowering', on: '2026-06-01', until: null },
+        { kind: 'moved', on: '2026-06-03', placeId: place, setting: 'indoor' },
+      ],
+      quarantine: { from: '2026-07-01', days: 20, looks: 3, releasedOn: null },
+    },
     writeCase: sickness(plant),
     writeDecision: decision(sick),
-    writeApplication: { ...application(plant), caseId: sick },
-    writeAssessment: look(sick, plant),
-    writeTrap: { placeId: place, name: 'A', kind: 'slug', target: null, spots: [spot], weeklyLevel: 4, pauses: [], note: '', endedOn: null },
+    writeApplication: application(plant, sick),
+    writeAssessment: assessment(sick, plant),
+    writeTrap: {
+      placeId: place,
+      name: 'A',
+      kind: 'slug',
+      target: null,
+      spots: [spot],
+      weeklyLevel: 4,
+      pauses: [],
+      note: '',
+      endedOn: null,
+    },
     writeCatch: { trapId: randomUUID(), checkedOn: '2026-07-02', caught: [{ what: 'slug', count: 3 }], emptied: true, note: '' },
     writeScoutingRound: { startedAt: '2026-07-18T08:00:00Z', endedAt: null, by: 'Wren', walk: [plant] },
     writeStop: {

@@ -18,7 +18,6 @@ export const cases = pgTable(
     stage: text('stage'),
     hidden: text('hidden'),
     helpersSeen: boolean('helpers_seen').notNull(),
-    diagnoses: jsonb('diagnoses').notNull(),
     closedOn: date('closed_on'),
     outcome: text('outcome'),
     note: text('note').notNull(),
@@ -26,9 +25,36 @@ export const cases = pgTable(
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
     foreignKey({ name: 'cases_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
+    index('cases_open')
+      .on(table.gardenId, table.openedOn)
+      .where(sql`${table.closedOn} is null`),
     index('cases_by_planting').on(table.gardenId, table.plantingId),
     check('cases_closed', sql`${table.closedOn} >= ${table.openedOn}`),
     check('cases_outcome', sql`(${table.closedOn} is null) = (${table.outcome} is null)`),
+  ],
+);
+
+/** Working diagnoses, a row for each condition, so that the first sight of one is a single query. */
+export const caseDiagnoses = pgTable(
+  'case_diagnoses',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    caseId: uuid('case_id').notNull(),
+    /** of the diagnosis, and of the condition in it */
+    ordinal: integer('ordinal').notNull(),
+    rank: integer('rank').notNull(),
+    on: date('diagnosed_on').notNull(),
+    condition: text('condition').notNull(),
+    why: text('why').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.caseId, table.ordinal, table.rank] }),
+    foreignKey({
+      name: 'case_diagnoses_case',
+      columns: [table.gardenId, table.caseId],
+      foreignColumns: [cases.gardenId, cases.id],
+    }).onDelete('cascade'),
+    index('case_diagnoses_by_condition').on(table.gardenId, table.condition, table.on),
   ],
 );
 

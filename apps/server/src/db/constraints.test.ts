@@ -27,9 +27,12 @@ const checkViolation = '23514';
 const foreignKeyViolation = '23503';
 const uniqueViolation = '23505';
 
-test('a planting has at least one plant and does not end before it begins', async () => {
+test('a planting has at least one plant, and what happens to it ends no earlier than it begins', async () => {
   expect(await broken('update plantings set plants = 0 where id = $1', [plant])).toBe(checkViolation);
-  expect(await broken('update plantings set ended_on = planted_on - 1 where id = $1', [plant])).toBe(checkViolation);
+  const event = (rest: string) => `insert into planting_events select garden_id, id, 0, ${rest} from plantings where id = $1`;
+  expect(await broken(event(`'flowering', '2026-06-02', '2026-06-01'`), [plant])).toBe(checkViolation);
+  expect(await broken(event(`'moved', '2026-06-02'`), [plant])).toBe(checkViolation);
+  expect(await broken(event(`'withered', '2026-06-02'`), [plant])).toBe(checkViolation);
 });
 
 test('a closed case has an outcome, an open one none', async () => {

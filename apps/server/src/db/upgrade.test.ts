@@ -41,6 +41,34 @@ test('every record is there, and holds to the contract of today', () => {
   expect(cases).toHaveLength(17);
 });
 
+test('what was a field of a planting is an event, with its day; moved lists are rows', async () => {
+  const at = (host: string) => contents.plantings.filter((one) => one.host === host).map(({ events }) => events);
+  expect(at('rose')[0]).toEqual([{ kind: 'flowering', on: expect.any(String), until: null }]);
+  expect(at('chard')).toEqual([[{ kind: 'harvest', on: '2026-07-19', until: null }]]);
+  expect(at('garlic')).toEqual([[{ kind: 'ended', on: '2025-06-24' }]]);
+  const [{ first }] = (await rows(`select min(diagnosed_on)::text as first from case_diagnoses where condition = 'allium-white-rot'`)) as [
+    { first: string },
+  ];
+  expect(first).toMatch(/^2025-/);
+  const told = contents.cases.flatMap(({ diagnoses }) => diagnoses.flatMap(({ conditions }) => conditions));
+  expect(await rows('select count(*)::int as n from case_diagnoses')).toEqual([{ n: told.length }]);
+  expect(contents.cases.some(({ diagnoses }) => diagnoses.some(({ conditions }) => conditions.length === 2))).toBe(true);
+  const signs = contents.stops.flatMap((stop) => stop.signs);
+  expect(signs).toContain('small-round-holes');
+  expect(await rows('select count(*)::int as n from stop_signs')).toEqual([{ n: signs.length }]);
+});
+
+test('an application is an event with its target, its grams, its card as it was and who logged it', async () => {
+  const sulphur = contents.applications.find(({ intervention, productG }) => intervention === 'sulphur' && productG === 60)!;
+  const wren = await rows(`select id from people where email = 'wren@osier-reach.example'`);
+  expect(sulphur).toMatchObject({
+    targets: [{ plants: 220, notPickedBefore: '2026-07-04', coveredPart: 'both sides of the leaves' }],
+    card: { source: 'typical', preHarvestDays: 1, reEntryHours: 24, repeatDays: [7], seasonMax: null },
+    brokenLines: [],
+    personId: wren[0]!['id'],
+  });
+});
+
 test('changes are numbered without a gap, and go on; versions go on from where they were', async () => {
   const numbers = await rows('select sequence::int as n from changes order by sequence');
   expect(numbers.map(({ n }) => n)).toEqual(numbers.map((_, i) => i + 1));
@@ -68,6 +96,16 @@ test('who was signed in still is, as a device that can be signed out', async () 
   const devices = await rows(`select data ->> 'person' = person_id::text as same from sessions where device = 'a device signed in before'`);
   expect(devices.length).toBe(3);
   expect(devices.every(({ same }) => same)).toBe(true);
+});
+
+test('a change of before can still be taken back, in the shapes of today', async () => {
+  const [change] = await rows(`select id, record_id from changes where subject = 'applications' order by sequence desc limit 1`);
+  const undone = await client.send<{ record: object | null }>('post', `${path}/undo`, { change: randomUUID(), undoes: change!['id'] });
+  expect(undone.record).toBeNull();
+  const [entry] = await rows(
+    `select after from changes where subject = 'plantings' and after -> 'events' is not null order by sequence limit 1`,
+  );
+  expect(Object.keys(entry!['after'] as object).sort()).toEqual(Object.keys(contents.plantings[0]!).sort());
 });
 
 test('several servers that start at once migrate once', async () => {

@@ -42,11 +42,13 @@ export async function fillGarden(client: ApiClient, library: Library): Promise<v
       placeId: placeIds.get(at)!,
       plantedOn: planted,
       setting: demoPlaces[at].setting,
-      inFlower: flower ?? false,
-      nextHarvestOn: harvest ?? null,
+      events: [
+        ...(flower ? [{ kind: 'flowering' as const, on: flower, until: null }] : []),
+        ...(harvest ? [{ kind: 'harvest' as const, on: harvest, until: null }] : []),
+        ...(ended ? [{ kind: 'ended' as const, on: ended }] : []),
+      ],
       quarantine: key === demoArrival.planting ? demoArrival.quarantine : null,
       note: note ?? '',
-      endedOn: ended ?? null,
     };
     plantingIds.set(key, await write('plantings', planting));
   }
@@ -55,7 +57,8 @@ export async function fillGarden(client: ApiClient, library: Library): Promise<v
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
   await fillPreventionTasks(library, placeIds, write);
-  for (const { planting, ...value } of demoLeafMeasurements) await write('leafMeasurements', { ...value, plantingId: plantingIds.get(planting)! });
+  for (const { planting, ...value } of demoLeafMeasurements)
+    await write('leafMeasurements', { ...value, plantingId: plantingIds.get(planting)! });
   for (const value of demoThresholds) await write('thresholds', value);
 }
 
@@ -83,19 +86,18 @@ async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOf
     outcome: sketch.closed?.outcome ?? null,
     note: sketch.closed?.note ?? '',
   });
-  for (const { on, lookAgain, note = '', verdict = 'fits', intervention } of sketch.decided ?? [])
-    await write('decisions', { caseId, intervention, verdict, decidedOn: on, nextAssessmentOn: lookAgain, note });
+  for (const { on, lookAgain, note = '', intervention } of sketch.decided ?? [])
+    await write('decisions', { caseId, intervention, decidedOn: on, nextAssessmentOn: lookAgain, note });
   for (const one of sketch.applied ?? [])
     await write('applications', {
-      caseId,
-      plantingId,
       intervention: one.intervention,
       appliedAt: one.at,
-      plants: one.plants,
-      productAmount: one.product?.[0] ?? null,
-      productUnit: one.product?.[1] ?? null,
+      targets: [{ plantingId, caseId, plants: one.plants, coveredPart: one.part }],
+      productMl: null,
+      productG: one.productG ?? null,
+      productPieces: null,
       waterL: one.waterL ?? null,
-      coveredPart: one.part,
+      kit: one.kit ?? '',
       appliedBy: one.by ?? demoPeople[0].name,
       temperatureC: one.temperatureC ?? null,
       windKmh: one.windKmh ?? null,

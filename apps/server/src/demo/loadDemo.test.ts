@@ -1,6 +1,7 @@
 import type { GardenContents } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
-import { dayAt } from '@field-nurse/core/timing';
+import { plantingOn } from '@field-nurse/core/ground';
+import { addDays, dayAt } from '@field-nurse/core/timing';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -75,7 +76,8 @@ test('every round was ended, went past what grew that day, and stopped at each o
     const day = dayAt(round.startedAt, zone);
     for (const planting of round.walk.map((one) => byId.get(one)!)) {
       expect(planting.plantedOn <= day).toBe(true);
-      expect(planting.endedOn === null || planting.endedOn >= day).toBe(true);
+      const { endedOn } = plantingOn(planting, addDays(day, -1));
+      expect(endedOn).toBeNull();
     }
   }
 });
@@ -97,10 +99,15 @@ test('the prevention walk has been made everywhere, most of it lately, and nothi
 });
 
 test('what the server works out of an application is there: re-entry after it, harvest on a later day or the same', () => {
-  for (const { appliedAt, reEntryAt, harvestSafeOn } of contents.applications) {
+  for (const { appliedAt, reEntryAt, targets } of contents.applications) {
     expect(reEntryAt >= appliedAt).toBe(true);
-    if (harvestSafeOn) expect(harvestSafeOn >= dayAt(appliedAt, zone)).toBe(true);
+    for (const { notPickedBefore } of targets) if (notPickedBefore) expect(notPickedBefore >= dayAt(appliedAt, zone)).toBe(true);
   }
+});
+
+test('the people of Osier Reach keep to their cards', () => {
+  expect(contents.applications.flatMap(({ brokenLines }) => brokenLines)).toEqual([]);
+  expect(contents.decisions.filter(({ verdict }) => verdict === 'care').length).toBeGreaterThan(0);
 });
 
 test('one new arrival is held apart, and each of its people can sign in', async () => {

@@ -19,6 +19,7 @@ export const demoSettings: GardenSettings = {
   units: 'metric',
   stance: 'organic',
   region: 'tidal-march',
+  seasonStart: null,
   weatherStation: 'osier-weir',
 };
 
@@ -67,7 +68,8 @@ interface PlantingSketch {
   readonly planted: string;
   readonly eaten: boolean;
   readonly harvest?: string;
-  readonly flower?: boolean;
+  /** in flower since */
+  readonly flower?: string;
   readonly ended?: string;
   readonly note?: string;
 }
@@ -96,16 +98,20 @@ export const demoPlantings = {
     harvest: '2026-09-05',
     note: 'Trial row: nothing is sprayed here.',
   }),
-  cucumbers: sketch('tunnel', 'cucumber', 'Long Green Wade', 18, '2026-05-16', true, { rows: 2, harvest: '2026-07-19', flower: true }),
-  tomatoes: sketch('tunnel', 'tomato', 'Ferry Red', 36, '2026-05-10', true, { rows: 2, harvest: '2026-07-20', flower: true }),
+  cucumbers: sketch('tunnel', 'cucumber', 'Long Green Wade', 18, '2026-05-16', true, {
+    rows: 2,
+    harvest: '2026-07-19',
+    flower: '2026-06-25',
+  }),
+  tomatoes: sketch('tunnel', 'tomato', 'Ferry Red', 36, '2026-05-10', true, { rows: 2, harvest: '2026-07-20', flower: '2026-06-20' }),
   basil: sketch('tunnel', 'basil', 'Broadleaf', 30, '2026-05-30', true, { harvest: '2026-07-19' }),
-  beans: sketch('beans', 'climbing-bean', 'Stilt', 48, '2026-05-22', true, { harvest: '2026-07-24', flower: true }),
+  beans: sketch('beans', 'climbing-bean', 'Stilt', 48, '2026-05-22', true, { harvest: '2026-07-24', flower: '2026-07-02' }),
   broadBeans: sketch('beans', 'broad-bean', 'Early Ferryman', 60, '2025-11-08', true, { harvest: '2026-06-10', ended: '2026-07-04' }),
   strawberries: sketch('berries', 'strawberry', 'Mudlark', 64, '2025-04-03', true, { rows: 3, harvest: '2026-07-18' }),
   apples: sketch('wall', 'apple', 'Reach Russet cordons', 9, '2019-02-10', true, { harvest: '2026-09-12' }),
-  roses: sketch('cutting', 'rose', 'Rambler on the gate', 4, '2020-11-15', false, { flower: true }),
-  dahlias: sketch('cutting', 'dahlia', 'Mixed for cutting', 42, '2026-05-20', false, { flower: true }),
-  sweetPeas: sketch('cutting', 'sweet-pea', 'Saltmarsh Mix', 50, '2026-03-15', false, { flower: true }),
+  roses: sketch('cutting', 'rose', 'Rambler on the gate', 4, '2020-11-15', false, { flower: '2026-06-01' }),
+  dahlias: sketch('cutting', 'dahlia', 'Mixed for cutting', 42, '2026-05-20', false, { flower: '2026-07-01' }),
+  sweetPeas: sketch('cutting', 'sweet-pea', 'Saltmarsh Mix', 50, '2026-03-15', false, { flower: '2026-06-05' }),
   cabbages: sketch('cabbages', 'cabbage', 'January Anvil', 56, '2026-06-06', true, { rows: 3, harvest: '2026-11-20' }),
   kale: sketch('cabbages', 'kale', 'Black Plume', 40, '2026-06-10', true, { rows: 3, harvest: '2026-08-20' }),
   cabbages2025: sketch('cabbages', 'cabbage', 'January Anvil', 50, '2025-06-07', true, { ended: '2025-12-02' }),
@@ -113,6 +119,6 @@ export const demoPlantings = {
   monstera: sketch('sill', 'monstera', '', 1, '2023-06-01', false),
   hoya: sketch('sill', 'hoya', '', 1, '2021-04-01', false),
   trays: sketch('bench', 'seed-tray', 'Autumn lettuce and brassicas', 14, '2026-06-20', true, { harvest: '2026-08-30' }),
-  fuchsias: sketch('shelf', 'fuchsia', 'Market day, from the plant fair', 6, '2026-07-04', false, { flower: true }),
-  pelargoniums: sketch('bench', 'pelargonium', 'Scented, for sale', 30, '2026-02-20', false, { flower: true }),
+  fuchsias: sketch('shelf', 'fuchsia', 'Market day, from the plant fair', 6, '2026-07-04', false, { flower: '2026-07-04' }),
+  pelargoniums: sketch('bench', 'pelargonium', 'Scented, for sale', 30, '2026-02-20', false, { flower: '2026-05-15' }),
 };

@@ -14,13 +14,14 @@ export interface CaseSketch {
   readonly stage?: string;
   readonly hidden?: Written<'cases'>['hidden'];
   readonly helpers?: boolean;
-  readonly decided?: readonly { on: string; intervention: string; verdict?: 'fits' | 'care'; lookAgain: string; note?: string }[];
+  readonly decided?: readonly { on: string; intervention: string; lookAgain: string; note?: string }[];
   readonly applied?: readonly {
     at: string;
     intervention: string;
     plants: number;
-    product?: readonly [number, string];
+    productG?: number;
     waterL?: number;
+    kit?: string;
     part: string;
     by?: string;
     temperatureC?: number;
@@ -53,7 +54,6 @@ export const demoCases: readonly CaseSketch[] = [
       {
         on: '2026-06-23',
         intervention: 'hand-pick',
-        verdict: 'care',
         lookAgain: '2026-06-30',
         note: 'Squash in the fold; mesh for the August flight.',
       },
@@ -72,8 +72,9 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2026-07-03T07:30:00Z',
         intervention: 'sulphur',
         plants: 220,
-        product: [60, 'g'],
+        productG: 60,
         waterL: 20,
+        kit: 'knapsack sprayer, hollow cone',
         part: 'both sides of the leaves',
         temperatureC: 16,
         windKmh: 6,
@@ -136,15 +137,13 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['wet-dark-blotches'], ['white-fringe-under-blotch'], ['ringed-brown-spots', 'absent']],
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
     stage: 'lesion',
-    decided: [
-      { on: '2026-07-13', intervention: 'copper', verdict: 'fits', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' },
-    ],
+    decided: [{ on: '2026-07-13', intervention: 'copper', lookAgain: '2026-07-16', note: 'If a tenth of leaf goes, cut the haulm.' }],
     applied: [
       {
         at: '2026-07-13T18:20:00Z',
         intervention: 'copper',
         plants: 90,
-        product: [27, 'g'],
+        productG: 27,
         waterL: 9,
         part: 'both sides of the leaves to run-off',
         temperatureC: 18,
@@ -178,7 +177,9 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['leaf-stippling'], ['leaf-webbing'], ['moving-specks'], ['black-varnish-dots', 'absent'], ['sticky-leaves', 'absent']],
     taken: [{ on: '2026-06-27', for: ['spider-mite'] }],
     helpers: true,
-    decided: [{ on: '2026-06-28', intervention: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' }],
+    decided: [
+      { on: '2026-06-28', intervention: 'phytoseiulus', lookAgain: '2026-07-04', note: 'No soap or sulphur in the tunnel from now on.' },
+    ],
     applied: [
       {
         at: '2026-06-28T17:00:00Z',
@@ -224,7 +225,7 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2026-07-06T19:00:00Z',
         intervention: 'magnesium-feed',
         plants: 36,
-        product: [72, 'g'],
+        productG: 72,
         waterL: 3.6,
         part: 'leaves, until wet',
         temperatureC: 19,
@@ -244,7 +245,9 @@ export const demoCases: readonly CaseSketch[] = [
     found: [['black-soft-insects'], ['ants-running'], ['helper-larvae']],
     taken: [{ on: '2026-06-18', for: ['black-bean-aphid'], why: 'With ladybird larvae at work on them.' }],
     helpers: true,
-    decided: [{ on: '2026-06-18', intervention: 'leave-to-helpers', lookAgain: '2026-06-24', note: 'Act if it reaches one plant in four.' }],
+    decided: [
+      { on: '2026-06-18', intervention: 'leave-to-helpers', lookAgain: '2026-06-24', note: 'Act if it reaches one plant in four.' },
+    ],
     looks: [
       { on: '2026-06-18', severity: 6, count: 120, growth: 'marked' },
       { on: '2026-06-24', severity: 7, count: 60, growth: 'marked' },
@@ -468,7 +471,7 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2025-08-03T18:00:00Z',
         intervention: 'bicarbonate',
         plants: 12,
-        product: [12, 'g'],
+        productG: 12,
         waterL: 2.4,
         part: 'both sides',
         temperatureC: 20,
@@ -479,7 +482,7 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2025-08-11T18:00:00Z',
         intervention: 'bicarbonate',
         plants: 12,
-        product: [12, 'g'],
+        productG: 12,
         waterL: 2.4,
         part: 'both sides',
         temperatureC: 19,

@@ -1,14 +1,16 @@
 import type { Subject } from '@field-nurse/contract';
 import { getTableName } from 'drizzle-orm';
 import { ApiError, invalidField } from '../api/apiError.js';
+import { recordParts } from './recordParts.js';
 import { subjectTables } from './subjects.js';
 
 const rules: Readonly<Record<string, { path: string; message: string }>> = {
   plantings_place: { path: 'placeId', message: 'This place is not in the garden.' },
   cases_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
   decisions_case: { path: 'caseId', message: 'This case is not in the garden.' },
-  applications_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
-  applications_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  planting_events_place: { path: 'events', message: 'It was moved to a place that is not in the garden.' },
+  application_targets_planting: { path: 'targets', message: 'One of these plantings is not in the garden.' },
+  application_targets_case: { path: 'targets', message: 'One of these cases is not in the garden.' },
   assessments_case: { path: 'caseId', message: 'This case is not in the garden.' },
   assessments_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
   traps_place: { path: 'placeId', message: 'This place is not in the garden.' },
@@ -23,7 +25,6 @@ const rules: Readonly<Record<string, { path: string; message: string }>> = {
   comments_case: { path: 'caseId', message: 'This case is not in the garden.' },
   prevention_tasks_place: { path: 'placeId', message: 'This place is not in the garden.' },
   plantings_rows: { path: 'rows', message: 'There can be no more rows than plants.' },
-  plantings_ended: { path: 'endedOn', message: 'It cannot end before it was planted.' },
   cases_closed: { path: 'closedOn', message: 'It cannot be closed before it was opened.' },
   cases_outcome: { path: 'outcome', message: 'A closed case has an outcome, and an open one has none.' },
 };
@@ -35,7 +36,7 @@ export async function withConstraintsNamed<T>(subject: Subject, work: () => Prom
   } catch (error) {
     const cause = (error as Error).cause as { code?: string; constraint?: string; table?: string } | undefined;
     const rule = cause?.constraint ? rules[cause.constraint] : undefined;
-    if (cause?.code === '23503' && cause.table !== getTableName(subjectTables[subject]))
+    if (cause?.code === '23503' && !ownTables(subject).includes(cause.table ?? ''))
       throw new ApiError(409, 'in-use', 'Other records hang on this: take them back first.');
     if (cause?.constraint === 'own_entries_once')
       throw invalidField(['value', 'entry', 'id'], 'twice', 'This garden has an entry of its own for that already.');
@@ -43,3 +44,6 @@ export async function withConstraintsNamed<T>(subject: Subject, work: () => Prom
     throw error;
   }
 }
+
+const ownTables = (subject: Subject) =>
+  [subjectTables[subject], recordParts[subject]?.table].flatMap((table) => (table ? getTableName(table) : []));

@@ -1,4 +1,5 @@
 import type { GardenSettings, GardenSummary } from '@field-nurse/contract';
+import { usualSeasonStart } from '@field-nurse/core/timing';
 import { and, eq } from 'drizzle-orm';
 import { notFound } from '../api/apiError.js';
 import type { Db } from '../db/client.js';
@@ -49,6 +50,31 @@ export async function gardenClock(db: Db, gardenId: string, now: () => Date): Pr
   const [row] = await db.select({ fixedNow: gardens.fixedNow, timeZone: gardens.timeZone }).from(gardens).where(eq(gardens.id, gardenId));
   if (!row) throw notFound('This garden');
   return { now: row.fixedNow ?? now(), timeZone: row.timeZone };
+}
+
+/** What the law of the label must know of a garden. */
+export interface GardenLaw {
+  readonly id: string;
+  readonly now: Date;
+  readonly timeZone: string;
+  readonly stance: GardenSettings['stance'];
+  readonly region: string;
+  /** `MM-DD` */
+  readonly seasonStart: string;
+}
+
+export async function gardenLaw(db: Db, gardenId: string, now: () => Date): Promise<GardenLaw> {
+  const [row] = await db.select().from(gardens).where(eq(gardens.id, gardenId));
+  if (!row) throw notFound('This garden');
+  const { id, timeZone, stance, region, latitude } = row;
+  return {
+    id,
+    now: row.fixedNow ?? now(),
+    timeZone,
+    stance: stance as GardenLaw['stance'],
+    region,
+    seasonStart: row.seasonStart ?? usualSeasonStart(latitude),
+  };
 }
 
 function toSummary(row: GardenRow, role: string): GardenSummary {

@@ -7,7 +7,7 @@ import {
   decision,
   fresh,
   leafMeasurement,
-  look,
+  assessment,
   ownThreshold,
   planting,
   round,
@@ -57,9 +57,9 @@ test.each<[string, Subject, () => object, string]>([
   ['a planting in no place', 'plantings', () => planting(nowhere), 'placeId'],
   ['a case on no planting', 'cases', () => sickness(nowhere), 'plantingId'],
   ['a decision on no case', 'decisions', () => decision(nowhere), 'caseId'],
-  ['an application on no planting', 'applications', () => application(nowhere), 'plantingId'],
-  ['an application for no case', 'applications', () => ({ ...application(plant), caseId: nowhere }), 'caseId'],
-  ['a look on no case', 'assessments', () => look(nowhere, plant), 'caseId'],
+  ['an application on no planting', 'applications', () => application(nowhere), 'targets'],
+  ['an application for no case', 'applications', () => application(plant, nowhere), 'targets'],
+  ['a look on no case', 'assessments', () => assessment(nowhere, plant), 'caseId'],
   ['a trap in no place', 'traps', () => trap(nowhere), 'placeId'],
   ['a catch of no trap', 'catches', () => trapCatch(nowhere), 'trapId'],
   ['a stop of no round', 'stops', () => stop(nowhere, plant), 'roundId'],
@@ -89,7 +89,18 @@ test.each<[string, Subject, () => object, string]>([
 
 test.each<[string, Subject, () => object, string]>([
   ['more rows than plants', 'plantings', () => ({ ...planting(place), plants: 2, rows: 3 }), 'value.rows'],
-  ['an end before the beginning', 'plantings', () => ({ ...planting(place), endedOn: '2026-04-01' }), 'value.endedOn'],
+  [
+    'an end before the beginning',
+    'plantings',
+    () => ({ ...planting(place), events: [{ kind: 'ended', on: '2026-04-01' }] }),
+    'value.events',
+  ],
+  [
+    'a move to no place',
+    'plantings',
+    () => ({ ...planting(place), events: [{ kind: 'moved', on: '2026-06-01', placeId: nowhere, setting: 'indoor' }] }),
+    'value.events',
+  ],
   ['a closed case without an outcome', 'cases', () => ({ ...sickness(plant), closedOn: '2026-07-12' }), 'value.outcome'],
 ])('%s is refused beside its field', async (_, subject, value, path) => {
   expect(await refusal(subject, value())).toMatchObject({ status: 400, path });

@@ -29,6 +29,8 @@ export const gardens = pgTable(
     units: text('units').notNull(),
     stance: text('stance').notNull(),
     region: text('region').notNull(),
+    /** month and day, MM-DD; none: as usual in its half of the world */
+    seasonStart: text('season_start'),
     weatherStation: text('weather_station'),
     /** the clock of a demo garden stands still */
     fixedNow: timestamp('fixed_now', { withTimezone: true }),
@@ -44,6 +46,7 @@ export const gardens = pgTable(
     check('gardens_latitude', sql`${table.latitude} between -90 and 90`),
     check('gardens_longitude', sql`${table.longitude} between -180 and 180`),
     check('gardens_units', sql`${table.units} in ('metric', 'us')`),
+    check('gardens_season_start', sql`${table.seasonStart} ~ '^(0[1-9]|1[0-2])-(0[1-9]|1[0-9]|2[0-8])$'`),
     check('gardens_stance', sql`${table.stance} in ('hands', 'organic', 'softest', 'protect')`),
   ],
 );
@@ -100,19 +103,47 @@ export const plantings = pgTable(
     shape: jsonb('shape'),
     plantedOn: date('planted_on').notNull(),
     setting: text('setting').notNull(),
-    inFlower: boolean('in_flower').notNull(),
     eaten: boolean('eaten').notNull(),
-    nextHarvestOn: date('next_harvest_on'),
     quarantine: jsonb('quarantine'),
     note: text('note').notNull(),
-    endedOn: date('ended_on'),
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
     foreignKey({ name: 'plantings_place', columns: [table.gardenId, table.placeId], foreignColumns: [places.gardenId, places.id] }),
     check('plantings_plants', sql`${table.plants} >= 1`),
     check('plantings_rows', sql`${table.rows} between 1 and ${table.plants}`),
-    check('plantings_ended', sql`${table.endedOn} >= ${table.plantedOn}`),
+    index('plantings_by_place').on(table.gardenId, table.placeId),
+    index('plantings_by_host').on(table.gardenId, table.host),
+  ],
+);
+
+/** What happened to a planting, in the order of noting; what is true of it on a day follows from them. */
+export const plantingEvents = pgTable(
+  'planting_events',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    plantingId: uuid('planting_id').notNull(),
+    ordinal: integer('ordinal').notNull(),
+    kind: text('kind').notNull(),
+    on: date('happened_on').notNull(),
+    until: date('until'),
+    placeId: uuid('place_id'),
+    setting: text('setting'),
+    stage: text('stage'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.plantingId, table.ordinal] }),
+    foreignKey({
+      name: 'planting_events_planting',
+      columns: [table.gardenId, table.plantingId],
+      foreignColumns: [plantings.gardenId, plantings.id],
+    }).onDelete('cascade'),
+    foreignKey({ name: 'planting_events_place', columns: [table.gardenId, table.placeId], foreignColumns: [places.gardenId, places.id] }),
+    index('planting_events_by_kind').on(table.gardenId, table.kind, table.on),
+    check('planting_events_kind', sql`${table.kind} in ('moved', 'flowering', 'harvest', 'stage', 'ended')`),
+    check('planting_events_moved', sql`(${table.kind} = 'moved') = (${table.placeId} is not null)`),
+    check('planting_events_stage', sql`(${table.kind} = 'stage') = (${table.stage} is not null)`),
+    check('planting_events_until', sql`${table.until} >= ${table.on}`),
   ],
 );
 

@@ -1,6 +1,6 @@
 import type { GardenContents } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { application, bed, decision, fresh, look, planting, settings, sickness } from '../testRecords';
+import { application, bed, decision, fresh, assessment, planting, settings, sickness } from '../testRecords';
 import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
@@ -33,8 +33,8 @@ describe('a write', () => {
     const sick = await garden.add('cases', sickness(plant));
     const ids = [
       await garden.add('decisions', decision(sick)),
-      await garden.add('applications', { ...application(plant), caseId: sick }),
-      await garden.add('assessments', look(sick, plant)),
+      await garden.add('applications', application(plant, sick)),
+      await garden.add('assessments', assessment(sick, plant)),
     ];
     const { decisions, applications, assessments } = await contents();
     expect([...decisions, ...applications, ...assessments].map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
@@ -144,7 +144,7 @@ describe('an application', () => {
     const sent = garden.owner.send('put', garden.path('applications', randomUUID()), fresh(application(plant)));
     expect(await sent).toMatchObject({
       reEntryAt: '2026-07-19T18:00:00.000Z',
-      harvestSafeOn: '2026-07-24',
+      targets: [{ notPickedBefore: '2026-07-24' }],
       repeatFrom: '2026-07-24',
     });
   });
@@ -152,7 +152,7 @@ describe('an application', () => {
   test('of a plant that is not eaten has no harvest to wait for', async () => {
     const plant = await garden.add('plantings', { ...planting(await garden.add('places', bed)), host: 'rose', eaten: false });
     expect(await garden.owner.send('put', garden.path('applications', randomUUID()), fresh(application(plant)))).toMatchObject({
-      harvestSafeOn: null,
+      targets: [{ notPickedBefore: null }],
     });
   });
 
@@ -183,7 +183,7 @@ describe('bad input is refused with 400 and says where', () => {
     ],
     ['no plants', 'plantings', { ...planting(randomUUID()), plants: 0 }, 'plants'],
     ['a day that is none', 'plantings', { ...planting(randomUUID()), plantedOn: '2026-02-30' }, 'plantedOn'],
-    ['more than all of the plant', 'assessments', { ...look(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
+    ['more than all of the plant', 'assessments', { ...assessment(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
     ['an unknown treatment', 'decisions', { ...decision(randomUUID()), intervention: 'moonlight' }, 'intervention'],
     ['a decision for what is ruled out', 'decisions', { ...decision(randomUUID()), verdict: 'ruled-out' }, 'verdict'],
     ['a case that is not there', 'decisions', decision(randomUUID()), 'caseId'],
@@ -194,8 +194,8 @@ describe('bad input is refused with 400 and says where', () => {
   });
 
   test('an end before the beginning', async () => {
-    const value = { ...planting(await garden.add('places', bed)), endedOn: '2026-04-01' };
-    expect(await refused(garden.owner.send('put', garden.path('plantings', randomUUID()), fresh(value)))).toContain('"endedOn"');
+    const value = { ...planting(await garden.add('places', bed)), events: [{ kind: 'ended', on: '2026-04-01' }] };
+    expect(await refused(garden.owner.send('put', garden.path('plantings', randomUUID()), fresh(value)))).toContain('"events"');
   });
 
   test('a closed case without an outcome', async () => {

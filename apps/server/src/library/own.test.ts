@@ -39,7 +39,11 @@ test.each([
   ['sign', { signs: { 'purple-smoke': 'always' } }, 'unknown sign purple-smoke'],
   ['plant', { hosts: { often: ['triffid'] } }, 'unknown host triffid'],
   ['look', { checks: ['crystal-ball'] }, 'unknown check crystal-ball'],
-  ['treatment', { treat: [{ intervention: 'moonlight', stages: ['any'], efficacy: [0, 1], evidence: 'folk' }] }, 'unknown intervention moonlight'],
+  [
+    'treatment',
+    { treat: [{ intervention: 'moonlight', stages: ['any'], efficacy: [0, 1], evidence: 'folk' }] },
+    'unknown intervention moonlight',
+  ],
 ])('a %s that is nowhere is refused', async (_, change, words) => {
   expect(await refused({ ...ownTrouble, entry: { ...ownTrouble.entry, id: 'elsewhere', ...change } })).toContain(words);
 });

@@ -33,7 +33,10 @@ export const scoutingRounds = pgTable(
     walk: jsonb('walk').notNull(),
     clockMended: boolean('clock_mended').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.gardenId, table.id] }), check('scouting_rounds_ended', sql`${table.endedAt} >= ${table.startedAt}`)],
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    check('scouting_rounds_ended', sql`${table.endedAt} >= ${table.startedAt}`),
+  ],
 );
 
 export const stops = pgTable(
@@ -46,7 +49,6 @@ export const stops = pgTable(
     plantingId: uuid('planting_id').notNull(),
     lookedAt: instant('looked_at').notNull(),
     found: boolean('found').notNull(),
-    signs: jsonb('signs').notNull(),
     target: text('target'),
     measure: text('measure'),
     sample: jsonb('sample').notNull(),
@@ -64,12 +66,37 @@ export const stops = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
-    foreignKey({ name: 'stops_round', columns: [table.gardenId, table.roundId], foreignColumns: [scoutingRounds.gardenId, scoutingRounds.id] }),
+    foreignKey({
+      name: 'stops_round',
+      columns: [table.gardenId, table.roundId],
+      foreignColumns: [scoutingRounds.gardenId, scoutingRounds.id],
+    }),
     foreignKey({ name: 'stops_planting', columns: [table.gardenId, table.plantingId], foreignColumns: [plantings.gardenId, plantings.id] }),
     foreignKey({ name: 'stops_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
-    index('stops_by_planting').on(table.gardenId, table.plantingId),
+    index('stops_by_planting').on(table.gardenId, table.plantingId, table.lookedAt),
+    index('stops_by_round').on(table.gardenId, table.roundId),
     check('stops_percent', sql`${table.severity} between 0 and 100 and ${table.gauged} between 0 and 100`),
     check('stops_helpers', sql`${table.helpers} >= 0`),
+  ],
+);
+
+/** Signs that were seen at a stop, a row for each. */
+export const stopSigns = pgTable(
+  'stop_signs',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    stopId: uuid('stop_id').notNull(),
+    ordinal: integer('ordinal').notNull(),
+    sign: text('sign').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.stopId, table.sign] }),
+    foreignKey({
+      name: 'stop_signs_stop',
+      columns: [table.gardenId, table.stopId],
+      foreignColumns: [stops.gardenId, stops.id],
+    }).onDelete('cascade'),
+    index('stop_signs_by_sign').on(table.gardenId, table.sign),
   ],
 );
 

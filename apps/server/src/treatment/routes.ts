@@ -2,14 +2,21 @@ import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/writeRecord.js';
+import { gardenLaw } from '../gardens/gardenQueries.js';
 import { writeOf } from '../gardens/writeOf.js';
+import { writeRecord } from '../gardens/writeRecord.js';
+import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
+import { judgeDecision } from './judgeDecision.js';
 
-/** Decisions: the intervention chosen for a case, or watching it. */
-export function planRoutes(router: Router, deps: Deps): void {
-  serve(router, deps, endpoints.writeDecision, ({ params, body, access }) => {
-    requireEntry(deps.library.interventions, body.value.intervention, ['value', 'intervention']);
-    return writeRecord(deps.db, 'decisions', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
+/** Decisions: the intervention chosen for a case, or watching it. The server judges it, whatever the page had shown. */
+export function treatmentRoutes(router: Router, deps: Deps): void {
+  serve(router, deps, endpoints.writeDecision, async ({ params, body, access }) => {
+    const library = await gardenLibrary(deps, params.garden);
+    requireEntry(library.interventions, body.value.intervention, ['value', 'intervention']);
+    const garden = await gardenLaw(deps.db, params.garden, deps.now);
+    const judged = await judgeDecision(deps.db, library, garden, body.value);
+    const decision = { ...body.value, ...judged };
+    return writeRecord(deps.db, 'decisions', params.record, body.version, decision, writeOf(deps, { params, body, access }));
   });
 }

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, date, foreignKey, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { check, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { cases } from '../cases/tables.js';
 
 export const decisions = pgTable(
@@ -12,12 +12,16 @@ export const decisions = pgTable(
     intervention: text('intervention').notNull(),
     verdict: text('verdict').notNull(),
     decidedOn: date('decided_on').notNull(),
-    nextAssessmentOn: date('look_again_on').notNull(),
+    nextAssessmentOn: date('next_assessment_on').notNull(),
+    weather: jsonb('weather'),
+    /** why the verdict is what it is, in the words that were told */
+    reasons: jsonb('reasons').notNull(),
     note: text('note').notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
     foreignKey({ name: 'decisions_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
+    index('decisions_by_case').on(table.gardenId, table.caseId),
     check('decisions_verdict', sql`${table.verdict} in ('fits', 'care')`),
   ],
 );

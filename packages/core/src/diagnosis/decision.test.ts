@@ -15,7 +15,9 @@ test('a cause stands for what helps most against it', () => {
 });
 
 test('what must be reported and what nothing helps against are decisions of their own', () => {
-  expect(decisionOf(set(cause('listed', [{ intervention: 'call-authority' }, { intervention: 'soap', efficacy: [90, 99] }])), [])).toBe('report');
+  expect(decisionOf(set(cause('listed', [{ intervention: 'call-authority' }, { intervention: 'soap', efficacy: [90, 99] }])), [])).toBe(
+    'report',
+  );
   expect(decisionOf(set(cause('harmless', [{ intervention: 'enjoy-it', efficacy: [0, 5] }])), [])).toBe('leave');
 });
 

@@ -1,5 +1,6 @@
 import { add, compare, dimensionOf, divide, floor, fromBase, inBase, multiply, rational, subtract, unitTable } from '../units/index.js';
 import type { Quantity, Rational, UnitName } from '../units/index.js';
+import { rateLine } from '../label/index.js';
 import { inSpoons } from './spoons.js';
 import type { SpoonMeasure, SpoonSet } from './spoons.js';
 import { mixSteps } from './mixSteps.js';
@@ -106,11 +107,11 @@ function computeMix(question: MixQuestion): Mix {
 }
 
 function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
-  if (!labelMax) return;
-  if (dimensionOf(labelMax.unit) !== dimensionOf(rate.unit))
+  const line = rateLine(rate, labelMax);
+  if (!labelMax || line === 'kept') return;
+  if (line === 'other-kind')
     refuse('units-differ', `The label maximum is in ${labelMax.unit} and the rate in ${rate.unit}: give both in units of one kind.`);
-  if (compare(inBase(rate), inBase(labelMax)) > 0)
-    refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
+  refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
 }
 
 function wantedVolume({ make, treat }: MixQuestion): Rational | undefined {

@@ -14,3 +14,7 @@ export { mulchSum, tasksDue } from './preventionTasks.js';
 export type { DoneTask, DueTask, MulchSum, Task } from './preventionTasks.js';
 export { quarantineState } from './quarantine.js';
 export type { Quarantine, QuarantineState } from './quarantine.js';
+
+// Plantings over time
+export { plantingOn } from './plantingOn.js';
+export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';

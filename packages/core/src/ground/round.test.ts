@@ -21,7 +21,8 @@ const leeks: ToWalk = {
 };
 const stopOf = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) =>
   planScoutingRound([{ ...leeks, ...change }], today, weather)[0]!;
-const codes = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) => stopOf(change, weather).why.map(({ code }) => code);
+const codes = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) =>
+  stopOf(change, weather).why.map(({ code }) => code);
 
 describe('when a planting wants a look', () => {
   test('a week after the last one', () => {

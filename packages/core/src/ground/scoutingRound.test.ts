@@ -68,7 +68,8 @@ test('rain does not hasten what stands under cover', () => {
   fc.assert(
     fc.property(garden, (plantings) => {
       const covered = plantings.map((one) => ({ ...one, sheltered: true }));
-      const dates = (wetHours: number) => planScoutingRound(covered, today, { wetHours, maxC: 20 }).map(({ id, dueOn }) => `${id} ${dueOn}`);
+      const dates = (wetHours: number) =>
+        planScoutingRound(covered, today, { wetHours, maxC: 20 }).map(({ id, dueOn }) => `${id} ${dueOn}`);
       expect(dates(72)).toEqual(dates(0));
     }),
   );
@@ -92,7 +93,8 @@ test('what is held apart is walked to last, what is catching after what is not',
 test('a reason stands behind every look that is due', () => {
   fc.assert(
     fc.property(garden, weather, (plantings, recent) => {
-      for (const { due, why } of planScoutingRound(plantings, today, recent)) if (due && why.length === 0) throw new Error('due without a reason');
+      for (const { due, why } of planScoutingRound(plantings, today, recent))
+        if (due && why.length === 0) throw new Error('due without a reason');
     }),
   );
 });

@@ -1,4 +1,4 @@
-import { daysBetween } from '../timing/waits.js';
+import { daysBetween } from '../timing/days.js';
 import { audpc, audps, relativeArea } from './areaUnderCurve.js';
 import { fitProgress } from './progressModel.js';
 import type { ProgressFit, ProgressModelName } from './progressModel.js';

@@ -1,6 +1,8 @@
-// Days and waits
-export { addDays, clockAt, dayAt, daysBetween, instantOf, intervalsAfter } from './waits.js';
-export type { Intervals } from './waits.js';
+// Days, seasons, intervals
+export { addDays, clockAt, dayAt, daysBetween, instantOf } from './days.js';
+export { seasonOf, usualSeasonStart } from './season.js';
+export { intervalsAfter } from './intervals.js';
+export type { Intervals } from './intervals.js';
 
 // Weather
 export { hourMs, leafWetMinutes } from './weatherHour.js';

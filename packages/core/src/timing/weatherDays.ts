@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { addDays, daysBetween } from './waits.js';
+import { addDays, daysBetween } from './days.js';
 import { hourMs, leafWetMinutes } from './weatherHour.js';
 import type { WeatherHour } from './weatherHour.js';
 

@@ -1,4 +1,4 @@
-import { instantOf } from './waits.js';
+import { instantOf } from './days.js';
 import { hourMs } from './weatherHour.js';
 import type { WeatherHour } from './weatherHour.js';
 

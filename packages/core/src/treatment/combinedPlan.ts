@@ -26,7 +26,11 @@ const leastGain = 0.1;
  *
  * Source: Bliss (1939), Annals of Applied Biology 26:585–615 (independent joint action).
  */
-export function planFor(options: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, situation: Situation): PlanStep[] {
+export function planFor(
+  options: readonly JudgedIntervention[],
+  all: ReadonlyMap<string, InterventionFacts>,
+  situation: Situation,
+): PlanStep[] {
   const open = options.filter(({ verdict }) => verdict !== 'ruled-out');
   const standsAlone = ({ rung }: JudgedIntervention) => rung === 'none' || rung === 'removal';
   const loss = (chosen: readonly JudgedIntervention[]) => lossOf(chosen, all, situation);
@@ -43,7 +47,11 @@ export function planFor(options: readonly JudgedIntervention[], all: ReadonlyMap
     .sort((a, b) => stepOrder.indexOf(a.step) - stepOrder.indexOf(b.step));
 }
 
-function combine(options: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, situation: Situation): JudgedIntervention[] {
+function combine(
+  options: readonly JudgedIntervention[],
+  all: ReadonlyMap<string, InterventionFacts>,
+  situation: Situation,
+): JudgedIntervention[] {
   const chosen: JudgedIntervention[] = [];
   for (let step = 0; step < mostSteps; step++) {
     const reached = new Set(chosen.flatMap(({ covers }) => covers));
@@ -66,7 +74,11 @@ function combine(options: readonly JudgedIntervention[], all: ReadonlyMap<string
 }
 
 /** Damage left under all steps together, and what they cost; money per plant. */
-function lossOf(chosen: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, { conditions, stance }: Situation): number {
+function lossOf(
+  chosen: readonly JudgedIntervention[],
+  all: ReadonlyMap<string, InterventionFacts>,
+  { conditions, stance }: Situation,
+): number {
   const damage = conditions.reduce((sum, { treat }) => {
     const left = chosen.reduce((share, { id }) => share * (1 - keptBy(treat.find(({ intervention }) => intervention === id)?.efficacy)), 1);
     return sum + left / conditions.length;

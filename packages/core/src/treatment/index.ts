@@ -8,8 +8,11 @@ export { defaultPrices, expectedLoss } from './expectedLoss.js';
 export type { Prices } from './expectedLoss.js';
 export { planFor } from './combinedPlan.js';
 export type { PlanStep } from './combinedPlan.js';
-export { reasonText } from './reasonText.js';
 export type { Reason, ReasonCode } from './rules.js';
+
+// The question
+export { treatmentQuestion } from './treatmentQuestion.js';
+export type { CaseOnDay, SaidWeather } from './treatmentQuestion.js';
 
 // What it judges
 export { stageKinds } from './interventionFacts.js';

@@ -1,33 +1,24 @@
+import type { EarlierApplication, LabelCard } from '../label/index.js';
+
 export type Stance = 'hands' | 'organic' | 'softest' | 'protect';
 export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biological' | 'soft' | 'synthetic' | 'removal';
 /** Kinds of life stage that a treatment may act on; `any` where stages make no difference. */
 export const stageKinds = ['egg', 'larva', 'nymph', 'pupa', 'adult', 'spore', 'lesion', 'any'] as const;
 export type StageKind = (typeof stageKinds)[number];
 export type Hiding = 'rolled-leaf' | 'mine' | 'stem' | 'root' | 'case' | 'wax';
-export type Harm = 'none' | 'slight' | 'serious';
+export type Harm = LabelCard['bees'];
 
-/** What must be known of an intervention to judge it for a planting. */
-export interface InterventionFacts {
-  readonly id: string;
-  readonly name: string;
+/** What must be known of an intervention to judge it for a planting, beside its label. */
+export interface InterventionFacts extends LabelCard {
   readonly rung: Rung;
   readonly reach: 'contact' | 'stomach' | 'translaminar' | 'systemic' | 'fumigant' | 'physical' | 'living' | 'whole-plant';
   readonly organic: boolean;
   readonly restricted: boolean;
-  readonly bees: Harm;
   readonly helpers: Harm;
   readonly modeOfAction?: { readonly scheme: string; readonly group: string } | undefined;
-  readonly temperatureC?: { readonly min: number; readonly max: number } | undefined;
-  readonly settings: readonly string[];
-  readonly onEaten: boolean;
-  readonly preHarvestDays: number;
-  readonly repeatDays?: readonly number[] | undefined;
-  readonly seasonMax?: number | undefined;
   readonly rainFastHours?: number | undefined;
   readonly minutesPerPlant: number;
   readonly costPerPlant: number;
-  readonly harmsHosts: readonly { readonly host: string; readonly harm: 'slight' | 'serious'; readonly why: string }[];
-  readonly apartFrom: readonly { readonly intervention: string; readonly days: number; readonly why: string }[];
   /** pointless unless harvest is this near, days */
   readonly harvestWithinDays?: number | undefined;
   /** pointless unless helpers were seen */
@@ -88,7 +79,7 @@ export interface Situation {
     { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
   readonly helpersSeen: boolean;
   readonly hidden?: Hiding | undefined;
-  readonly recent: readonly { readonly intervention: string; readonly daysAgo: number }[];
+  readonly earlier: readonly EarlierApplication[];
   readonly stance: Stance;
   readonly region: RegionRules;
 }

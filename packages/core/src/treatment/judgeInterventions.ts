@@ -3,12 +3,14 @@ import type { Dispute, InterventionFacts, Situation } from './interventionFacts.
 import type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 import { planFor } from './combinedPlan.js';
 import type { PlanStep } from './combinedPlan.js';
-import { reasonText } from './reasonText.js';
-import { rules } from './rules.js';
+import { reasonsFor, weakestEvidence } from './rules.js';
+import type { Reason, ReasonCode } from './rules.js';
 
 export interface TreatmentAlert {
   readonly code: 'notifiable' | 'restricted' | 'bees' | 'harvest' | 'heat';
-  readonly text: string;
+  /** the first that gave rise to it */
+  readonly intervention: string;
+  readonly reason: Reason;
 }
 
 export interface Judgement {
@@ -38,17 +40,21 @@ export function judgeInterventions(interventions: readonly InterventionFacts[], 
     options,
     plan: planFor(options, all, situation),
     disputes: disputesOf(options, all, situation),
-    alerts: alertsOf(options, situation),
+    alerts: alertsOf(options),
   };
 }
 
-function judge(intervention: InterventionFacts, situation: Situation, all: ReadonlyMap<string, InterventionFacts>): JudgedIntervention | undefined {
+function judge(
+  intervention: InterventionFacts,
+  situation: Situation,
+  all: ReadonlyMap<string, InterventionFacts>,
+): JudgedIntervention | undefined {
   const covered = situation.conditions.flatMap((condition) =>
-    condition.treat.filter((effect) => effect.intervention === intervention.id).map((treatment) => ({ condition, treatment })),
+    condition.treat.filter((effect) => effect.intervention === intervention.id).map((effect) => ({ condition, effect })),
   );
   if (covered.length === 0) return undefined;
-  const treatments = covered.map(({ treatment }) => treatment);
-  const reasons = rules.flatMap((rule) => rule({ intervention, treatments, all }, situation) ?? []);
+  const effects = covered.map(({ effect }) => effect);
+  const reasons = reasonsFor({ intervention, effects, all }, situation);
   return {
     id: intervention.id,
     name: intervention.name,
@@ -58,25 +64,29 @@ function judge(intervention: InterventionFacts, situation: Situation, all: Reado
       : reasons.some(({ weight }) => weight === 'care')
         ? 'care'
         : 'fits',
-    reasons: reasons.map((reason) => ({ code: reason.code, weight: reason.weight, text: reasonText(reason) })),
+    reasons,
     covers: covered.map(({ condition }) => condition.id),
-    notes: treatments.flatMap(({ note }) => note ?? []),
-    evidence: treatments[0]!.evidence,
+    notes: effects.flatMap(({ note }) => note ?? []),
+    evidence: weakestEvidence(effects),
     expected: {
-      efficacy: [Math.min(...treatments.map(({ efficacy }) => efficacy[0]!)), Math.max(...treatments.map(({ efficacy }) => efficacy[1]!))],
+      efficacy: [Math.min(...effects.map(({ efficacy }) => efficacy[0]!)), Math.max(...effects.map(({ efficacy }) => efficacy[1]!))],
       minutes: intervention.minutesPerPlant,
       cost: intervention.costPerPlant,
     },
-    loss: expectedLoss(intervention, treatments, situation.conditions.length, situation.stance),
+    loss: expectedLoss(intervention, effects, situation.conditions.length, situation.stance),
   };
 }
 
-function disputesOf(options: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, { conditions }: Situation): Dispute[] {
+function disputesOf(
+  options: readonly JudgedIntervention[],
+  all: ReadonlyMap<string, InterventionFacts>,
+  { conditions }: Situation,
+): Dispute[] {
   const open = options.filter(({ verdict }) => verdict !== 'ruled-out').flatMap(({ id }) => all.get(id)?.disputes ?? []);
   return [...new Map([...conditions.flatMap(({ disputes }) => disputes), ...open].map((dispute) => [dispute.id, dispute])).values()];
 }
 
-const alertCodes: Readonly<Record<string, TreatmentAlert['code']>> = {
+const alertCodes: Readonly<Partial<Record<ReasonCode, TreatmentAlert['code']>>> = {
   notifiable: 'notifiable',
   restricted: 'restricted',
   bees: 'bees',
@@ -84,18 +94,13 @@ const alertCodes: Readonly<Record<string, TreatmentAlert['code']>> = {
   'too-hot': 'heat',
 };
 
-function alertsOf(options: readonly JudgedIntervention[], { region }: Situation): TreatmentAlert[] {
-  const found = new Map<TreatmentAlert['code'], string>();
-  for (const { name, reasons } of options)
-    for (const { code, text } of reasons) {
-      const alert = alertCodes[code];
-      if (alert && !found.has(alert))
-        found.set(
-          alert,
-          alert === 'notifiable'
-            ? `${text} Stop moving plants, photograph, take nothing off the site. Authority: ${region.authority}.`
-            : `${name}: ${text}`,
-        );
+/** What must be said loudly: each kind once, with the first reason for it. */
+function alertsOf(judged: readonly JudgedIntervention[]): TreatmentAlert[] {
+  const found = new Map<TreatmentAlert['code'], TreatmentAlert>();
+  for (const { id, reasons } of judged)
+    for (const reason of reasons) {
+      const code = alertCodes[reason.code];
+      if (code && !found.has(code)) found.set(code, { code, intervention: id, reason });
     }
-  return [...found].map(([code, text]) => ({ code, text }));
+  return [...found.values()];
 }

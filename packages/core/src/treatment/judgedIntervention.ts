@@ -1,4 +1,4 @@
-import type { Rung, Effect } from './interventionFacts.js';
+import type { Effect, Rung } from './interventionFacts.js';
 import type { Reason } from './rules.js';
 
 export type Verdict = 'fits' | 'care' | 'ruled-out';
@@ -9,10 +9,11 @@ export interface JudgedIntervention {
   readonly name: string;
   readonly rung: Rung;
   readonly verdict: Verdict;
-  readonly reasons: readonly { readonly code: string; readonly weight: Reason['weight']; readonly text: string }[];
+  readonly reasons: readonly Reason[];
   /** conditions it acts on */
   readonly covers: readonly string[];
   readonly notes: readonly string[];
+  /** of the least tested of its effects */
   readonly evidence: Effect['evidence'];
   readonly expected: { readonly efficacy: readonly [number, number]; readonly minutes: number; readonly cost: number };
   /** money per plant, lower is better */

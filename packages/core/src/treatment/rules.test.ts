@@ -98,12 +98,12 @@ test.each<[string, Change, string[]]>([
 
   [
     'used two days ago, seven apart',
-    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ intervention: 'spray', daysAgo: 2 }] } },
+    { spray: { repeatDays: [7, 10] }, situation: { earlier: [{ intervention: 'spray', daysAgo: 2, thisSeason: true }] } },
     ['ruled-out', 'too-soon'],
   ],
   [
     'used a week ago, seven apart',
-    { spray: { repeatDays: [7, 10] }, situation: { recent: [{ intervention: 'spray', daysAgo: 7 }] } },
+    { spray: { repeatDays: [7, 10] }, situation: { earlier: [{ intervention: 'spray', daysAgo: 7, thisSeason: true }] } },
     ['fits'],
   ],
   [
@@ -111,9 +111,9 @@ test.each<[string, Change, string[]]>([
     {
       spray: { seasonMax: 2 },
       situation: {
-        recent: [
-          { intervention: 'spray', daysAgo: 40 },
-          { intervention: 'spray', daysAgo: 80 },
+        earlier: [
+          { intervention: 'spray', daysAgo: 40, thisSeason: true },
+          { intervention: 'spray', daysAgo: 80, thisSeason: true },
         ],
       },
     },
@@ -123,7 +123,7 @@ test.each<[string, Change, string[]]>([
     'oil lay near, by its own card',
     {
       spray: { apartFrom: [{ intervention: 'oil', days: 30, why: 'burns' }] },
-      situation: { recent: [{ intervention: 'oil', daysAgo: 29 }] },
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 29, thisSeason: true }] },
       others: [oil],
     },
     ['ruled-out', 'apart'],
@@ -131,7 +131,7 @@ test.each<[string, Change, string[]]>([
   [
     'oil lay near, by the other card',
     {
-      situation: { recent: [{ intervention: 'oil', daysAgo: 3 }] },
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 3, thisSeason: true }] },
       others: [{ ...oil, apartFrom: [{ intervention: 'spray', days: 30, why: 'burns' }] }],
     },
     ['ruled-out', 'apart'],
@@ -140,7 +140,7 @@ test.each<[string, Change, string[]]>([
     'oil lay long enough ago',
     {
       spray: { apartFrom: [{ intervention: 'oil', days: 30, why: 'burns' }] },
-      situation: { recent: [{ intervention: 'oil', daysAgo: 30 }] },
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 30, thisSeason: true }] },
       others: [oil],
     },
     ['fits'],
@@ -149,7 +149,7 @@ test.each<[string, Change, string[]]>([
     'the same mode of action this month',
     {
       spray: { modeOfAction: { scheme: 'IRAC', group: '5' } },
-      situation: { recent: [{ intervention: 'oil', daysAgo: 20 }] },
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 20, thisSeason: true }] },
       others: [{ ...oil, modeOfAction: { scheme: 'IRAC', group: '5' } }],
     },
     ['care', 'rotate'],
@@ -158,7 +158,7 @@ test.each<[string, Change, string[]]>([
     'multi-site groups need no rotation',
     {
       spray: { modeOfAction: { scheme: 'FRAC', group: 'M02' } },
-      situation: { recent: [{ intervention: 'oil', daysAgo: 20 }] },
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 20, thisSeason: true }] },
       others: [{ ...oil, modeOfAction: { scheme: 'FRAC', group: 'M02' } }],
     },
     ['fits'],
@@ -198,14 +198,10 @@ test('a hard rule stays hard, however well the option would do', () => {
   expect(best[0]).toBe('ruled-out');
 });
 
-test('each reason is a sentence with its figures', () => {
-  const { options } = judgeInterventions([{ ...spray, preHarvestDays: 7, repeatDays: [7, 10] }], {
+test('what acts on several causes is as well proved as on the worst of them', () => {
+  const { options } = judgeInterventions([spray], {
     ...situation,
-    daysToHarvest: 1,
-    recent: [{ intervention: 'spray', daysAgo: 6 }],
+    conditions: [condition('aphid', [treatment('spray')]), condition('mite', [treatment('spray', { evidence: 'folk' })])],
   });
-  expect(options[0]!.reasons.map(({ text }) => text)).toEqual([
-    'Needs 7 days before harvest, and harvest is in 1 day.',
-    'Used 6 days ago; at least 7 days apart. Possible in 1 day.',
-  ]);
+  expect(options[0]).toMatchObject({ evidence: 'folk', verdict: 'care' });
 });

@@ -1,4 +1,6 @@
-import type { InterventionFacts, Situation, StageKind, Effect } from './interventionFacts.js';
+import { judgeByLabel } from '../label/index.js';
+import type { JudgedLine, LabelLine } from '../label/index.js';
+import type { Effect, InterventionFacts, Situation, StageKind } from './interventionFacts.js';
 
 export type ReasonCode =
   | 'notifiable'
@@ -42,10 +44,10 @@ export interface Reason {
   readonly facts?: Readonly<Record<string, string | number>>;
 }
 
-/** An intervention with the treatments (condition × stage) that call for it here. */
+/** An intervention with its effects (condition × stage) that call for it here. */
 export interface Proposal {
   readonly intervention: InterventionFacts;
-  readonly treatments: readonly Effect[];
+  readonly effects: readonly Effect[];
   readonly all: ReadonlyMap<string, InterventionFacts>;
 }
 
@@ -75,21 +77,8 @@ const stance: Rule = ({ intervention: { rung, organic } }, situation) => {
   return situation.stance === 'softest' && rung === 'synthetic' ? care('softer-first') : undefined;
 };
 
-const bees: Rule = ({ intervention }, { inFlower, setting }) => {
-  if (intervention.bees === 'none' || !inFlower) return undefined;
-  if (intervention.bees === 'serious') return ruledOut('bees');
-  return setting === 'indoor' ? undefined : care('bees-care');
-};
-
-const harvest: Rule = ({ intervention }, { edible, daysToHarvest }) => {
-  if (!edible) return undefined;
-  if (!intervention.onEaten) return ruledOut('not-on-eaten');
-  if (daysToHarvest === undefined)
-    return intervention.preHarvestDays > 0 ? care('harvest-close', { days: intervention.preHarvestDays }) : undefined;
-  return intervention.preHarvestDays > daysToHarvest
-    ? ruledOut('harvest', { days: intervention.preHarvestDays, left: daysToHarvest })
-    : undefined;
-};
+const dusk: Rule = ({ intervention }, { inFlower, setting }) =>
+  intervention.bees === 'slight' && inFlower && setting !== 'indoor' ? care('bees-care') : undefined;
 
 const ripeness: Rule = ({ intervention: { harvestWithinDays } }, { edible, daysToHarvest }) => {
   if (harvestWithinDays === undefined) return undefined;
@@ -98,24 +87,14 @@ const ripeness: Rule = ({ intervention: { harvestWithinDays } }, { edible, daysT
   return daysToHarvest > harvestWithinDays ? ruledOut('not-ripe', { left: daysToHarvest, within: harvestWithinDays }) : undefined;
 };
 
-const heat: Rule = ({ intervention: { temperatureC: limits } }, { temperatureC, forecast }) => {
-  const warmest = Math.max(temperatureC ?? -Infinity, forecast?.maxC ?? -Infinity);
-  if (!limits || warmest === -Infinity) return undefined;
-  if (warmest > limits.max) return ruledOut('too-hot', { limit: limits.max, now: warmest });
-  return (temperatureC ?? warmest) < limits.min ? ruledOut('too-cold', { limit: limits.min, now: temperatureC ?? warmest }) : undefined;
-};
-
-const setting: Rule = ({ intervention }, situation) =>
-  intervention.settings.includes(situation.setting) ? undefined : ruledOut('setting', { setting: situation.setting });
-
-const stage: Rule = ({ intervention, treatments }, situation) => {
+const stage: Rule = ({ intervention, effects }, situation) => {
   // Leaving alone, tending and taking out work on the plant, whatever stage its trouble is in.
   if (['none', 'culture', 'removal'].includes(intervention.rung)) return undefined;
-  if (treatments.some(({ stages }) => stages.includes('any'))) return undefined;
-  const works = [...new Set(treatments.flatMap(({ stages }) => stages))].join(' and ');
+  if (effects.some(({ stages }) => stages.includes('any'))) return undefined;
+  const works = [...new Set(effects.flatMap(({ stages }) => stages))].join(' and ');
   const kinds = kindsNow(situation);
-  if (!kinds) return treatments.every(({ stages }) => stages.length === 1) ? care('stage-unknown', { works }) : undefined;
-  return treatments.some(({ stages }) => stages.some((one) => kinds.has(one)))
+  if (!kinds) return effects.every(({ stages }) => stages.length === 1) ? care('stage-unknown', { works }) : undefined;
+  return effects.some(({ stages }) => stages.some((one) => kinds.has(one)))
     ? undefined
     : ruledOut('stage', { works, now: [...kinds].join(' and ') });
 };
@@ -135,40 +114,20 @@ const shield: Rule = ({ intervention }, { hidden }) => {
   return dissolvesWax ? care('shielded', { by: hidden }) : ruledOut('shielded', { by: hidden });
 };
 
-const recent: Rule = ({ intervention }, situation) => {
-  const own = situation.recent.filter((one) => one.intervention === intervention.id);
-  if (intervention.seasonMax !== undefined && own.length >= intervention.seasonMax)
-    return ruledOut('season-max', { max: intervention.seasonMax });
-  const interval = intervention.repeatDays?.[0];
-  const last = Math.min(...own.map(({ daysAgo }) => daysAgo));
-  return interval !== undefined && last < interval ? ruledOut('too-soon', { interval, daysAgo: last, wait: interval - last }) : undefined;
-};
-
-const apart: Rule = ({ intervention, all }, situation) => {
-  for (const { intervention: before, daysAgo } of situation.recent) {
-    const clash =
-      intervention.apartFrom.find((one) => one.intervention === before) ??
-      all.get(before)?.apartFrom.find((one) => one.intervention === intervention.id);
-    if (clash && daysAgo < clash.days)
-      return ruledOut('apart', { other: all.get(before)?.name ?? before, days: clash.days, daysAgo, why: clash.why });
-  }
-  return undefined;
-};
-
 const rotate: Rule = ({ intervention, all }, situation) => {
   const group = intervention.modeOfAction;
   // Multi-site groups (FRAC M, "not classified") carry next to no risk of resistance.
   if (!group || /^(M|NC|UN)/.test(group.group)) return undefined;
-  const same = situation.recent.find(({ intervention, daysAgo }) => {
-    const other = all.get(intervention)?.modeOfAction;
+  const same = situation.earlier.find(({ intervention: before, daysAgo }) => {
+    const other = all.get(before)?.modeOfAction;
     return daysAgo <= 30 && other?.scheme === group.scheme && other.group === group.group;
   });
   return same && care('rotate', { group: `${group.scheme} ${group.group}`, daysAgo: same.daysAgo });
 };
 
-const hostHarm: Rule = ({ intervention }, { host }) => {
-  const harm = intervention.harmsHosts.find(({ host: named }) => named === host.id || named === host.family);
-  return harm && (harm.harm === 'serious' ? ruledOut('host-burns', { why: harm.why }) : care('host-marks', { why: harm.why }));
+const marks: Rule = ({ intervention }, { host }) => {
+  const harm = intervention.harmsHosts.find((one) => one.harm === 'slight' && [host.id, host.family].includes(one.host));
+  return harm && care('host-marks', { why: harm.why });
 };
 
 const helpers: Rule = ({ intervention }, { helpersSeen }) => {
@@ -186,38 +145,71 @@ const weather: Rule = ({ intervention }, { forecast, setting: where }) => {
     : undefined;
 };
 
-const evidence: Rule = ({ intervention, treatments }) => {
+const grades: readonly Effect['evidence'][] = ['strong', 'moderate', 'weak', 'folk'];
+
+/** The grade of the least tested of its effects: what acts on several causes is as well proved as on the worst of them. */
+export const weakestEvidence = (effects: readonly Effect[]): Effect['evidence'] =>
+  grades[Math.max(...effects.map(({ evidence: grade }) => grades.indexOf(grade)))] ?? 'weak';
+
+const evidence: Rule = ({ intervention, effects }) => {
   if (intervention.rung === 'none') return undefined;
-  return treatments.every((treatment) => treatment.evidence === 'weak' || treatment.evidence === 'folk')
-    ? care('weak-evidence', { grade: treatments[0]?.evidence ?? 'weak' })
-    : undefined;
+  const grade = weakestEvidence(effects);
+  return grade === 'weak' || grade === 'folk' ? care('weak-evidence', { grade }) : undefined;
 };
 
 const frost: Rule = ({ intervention: { rung } }, { daysToFrost }) =>
   rung === 'none' && daysToFrost !== undefined && daysToFrost <= 14 ? inFavour('frost-near', { days: daysToFrost }) : undefined;
 
-const partial: Rule = ({ treatments }, { conditions }) =>
-  treatments.length < conditions.length ? care('covers-part', { of: conditions.length, covered: treatments.length }) : undefined;
+const partial: Rule = ({ effects }, { conditions }) =>
+  effects.length < conditions.length ? care('covers-part', { of: conditions.length, covered: effects.length }) : undefined;
 
-/** Every rule, hard ones first; each gives at most one reason. */
-export const rules: readonly Rule[] = [
+const brokenCodes: Readonly<Record<LabelLine, ReasonCode>> = {
+  bees: 'bees',
+  eaten: 'not-on-eaten',
+  'pre-harvest': 'harvest',
+  temperature: 'too-hot',
+  settings: 'setting',
+  'season-max': 'season-max',
+  interval: 'too-soon',
+  apart: 'apart',
+  host: 'host-burns',
+};
+
+/** What the label says of it: a broken line rules out; a harvest that nobody has named calls for care. */
+function byLabel({ intervention, all }: Proposal, situation: Situation): Reason[] {
+  const { host, setting, edible, inFlower, daysToHarvest, earlier, temperatureC, forecast } = situation;
+  const lines = judgeByLabel(intervention, {
+    planting: { host, setting, eaten: edible, inFlower, daysToHarvest },
+    earlier,
+    warmth: { temperatureC, maxC: forecast?.maxC },
+    cards: all,
+  });
+  return lines.flatMap(({ line, state, facts }: JudgedLine) => {
+    if (state === 'open') return line === 'pre-harvest' ? care('harvest-close', facts) : [];
+    if (state === 'kept') return [];
+    return ruledOut(line === 'temperature' && 'least' in facts ? 'too-cold' : brokenCodes[line], facts);
+  });
+}
+
+const rules: readonly Rule[] = [
   notifiable,
   region,
   stance,
-  bees,
-  harvest,
+  dusk,
   ripeness,
-  heat,
-  setting,
   stage,
   shield,
-  recent,
-  apart,
   rotate,
-  hostHarm,
+  marks,
   helpers,
   weather,
   evidence,
   frost,
   partial,
+];
+
+/** Every reason for and against an intervention here today: what the label says, then every other rule, at most one reason each. */
+export const reasonsFor = (proposal: Proposal, situation: Situation): Reason[] => [
+  ...byLabel(proposal, situation),
+  ...rules.flatMap((rule) => rule(proposal, situation) ?? []),
 ];

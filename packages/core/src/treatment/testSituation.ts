@@ -50,7 +50,7 @@ export const situation: Situation = {
   edible: true,
   daysToHarvest: 60,
   helpersSeen: false,
-  recent: [],
+  earlier: [],
   stance: 'organic',
   region: { id: 'neutral', authority: 'the plant-health authority', notifiable: [], forbidden: [], restricted: [] },
 };

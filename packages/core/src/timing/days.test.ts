@@ -1,21 +1,26 @@
 import fc from 'fast-check';
-import { addDays, clockAt, dayAt, daysBetween, instantOf, intervalsAfter } from './waits';
+import { addDays, clockAt, dayAt, daysBetween, instantOf, intervalsAfter, seasonOf, usualSeasonStart } from './index';
 
 test('re-entry by the hour, harvest and repeat by the calendar of the garden', () => {
   expect(intervalsAfter('2026-07-18T19:00:00Z', 'Europe/London', { reEntryHours: 12, preHarvestDays: 1 }, true)).toEqual({
     reEntryAt: '2026-07-19T07:00:00Z',
-    harvestSafeOn: '2026-07-19',
+    notPickedBefore: '2026-07-19',
     repeatFrom: null,
   });
 });
 
 test('the day is that of the garden, not of the server', () => {
-  const waits = intervalsAfter('2026-07-18T19:00:00Z', 'Pacific/Auckland', { reEntryHours: 0, preHarvestDays: 3, repeatDays: [7, 10] }, true);
-  expect([waits.harvestSafeOn, waits.repeatFrom]).toEqual(['2026-07-22', '2026-07-26']);
+  const intervals = intervalsAfter(
+    '2026-07-18T19:00:00Z',
+    'Pacific/Auckland',
+    { reEntryHours: 0, preHarvestDays: 3, repeatDays: [7, 10] },
+    true,
+  );
+  expect([intervals.notPickedBefore, intervals.repeatFrom]).toEqual(['2026-07-22', '2026-07-26']);
 });
 
 test('what is not eaten has no harvest day; a zone that is none is refused', () => {
-  expect(intervalsAfter('2026-07-18T19:00:00Z', 'UTC', { reEntryHours: 0, preHarvestDays: 3 }, false).harvestSafeOn).toBeNull();
+  expect(intervalsAfter('2026-07-18T19:00:00Z', 'UTC', { reEntryHours: 0, preHarvestDays: 3 }, false).notPickedBefore).toBeNull();
   expect(() => intervalsAfter('2026-07-18T19:00:00Z', 'Reach/Nowhere', { reEntryHours: 0, preHarvestDays: 3 }, true)).toThrow(RangeError);
 });
 
@@ -68,4 +73,18 @@ test('midnight belongs to the day that begins', () => {
 
 test.each(['', 'yesterday', '2026-13-40T10:00'])('“%s” is no time', (text) => {
   expect(() => instantOf(text, 'UTC')).toThrow(RangeError);
+});
+
+test.each([
+  ['2026-07-18', '01-01', '2026-01-01', '2026-12-31'],
+  ['2027-02-03', '07-01', '2026-07-01', '2027-06-30'],
+  ['2026-07-01', '07-01', '2026-07-01', '2027-06-30'],
+  ['2026-06-30', '07-01', '2025-07-01', '2026-06-30'],
+  ['2024-03-01', '03-01', '2024-03-01', '2025-02-28'],
+])('%s in seasons that begin on %s: %s to %s', (day, start, from, to) => {
+  expect(seasonOf(day, start)).toEqual({ from, to });
+});
+
+test('south of the line a summer is one season; where nobody knows, the year is', () => {
+  expect([51, -33, null, 0].map(usualSeasonStart)).toEqual(['01-01', '07-01', '01-01', '01-01']);
 });

@@ -1,4 +1,5 @@
-import type { Reason } from './rules.js';
+import type { Reason } from '@field-nurse/core/treatment';
+import { ago, days, hours, settingWord, times } from './countedWords.js';
 
 type Facts = NonNullable<Reason['facts']>;
 
@@ -23,8 +24,8 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'not-on-eaten': () => 'Not for plants that are eaten.',
   harvest: (f) => `Needs ${days(f['days'])} before harvest, and harvest is in ${days(f['left'])}.`,
   'harvest-close': (f) => `Nothing may be picked for ${days(f['days'])} after. Say when the next harvest is.`,
-  'too-hot': (f) => `Above ${f['limit']} °C it burns leaves or fails, and ${f['now']} °C is expected.`,
-  'too-cold': (f) => `Works from ${f['limit']} °C, and it is ${f['now']} °C.`,
+  'too-hot': (f) => `Above ${f['most']} °C it burns leaves or fails, and ${f['now']} °C is expected.`,
+  'too-cold': (f) => `Works from ${f['least']} °C, and it is ${f['now']} °C.`,
   setting: (f) => `Not for ${settingWord(f['setting'])}.`,
   stage: (f) => `Acts on ${stageWords(f['works'])}, and not on ${stageWords(f['now'])}, which is what there is now.`,
   'stage-unknown': (f) => `Acts on ${stageWords(f['works'])} only: find out which stage there is now.`,
@@ -57,10 +58,6 @@ export function reasonText({ code, facts = {} }: Reason): string {
   return sentences[code](facts);
 }
 
-const count = (value: unknown, one: string, many: string) => `${String(value)} ${Number(value) === 1 ? one : many}`;
-const days = (value: unknown) => count(value, 'day', 'days');
-const hours = (value: unknown) => count(value, 'hour', 'hours');
-const times = (value: unknown) => (Number(value) === 1 ? 'once' : `${String(value)} times`);
 const stagePlurals: Readonly<Record<string, string>> = {
   egg: 'eggs',
   larva: 'larvae',
@@ -75,8 +72,3 @@ const stageWords = (kinds: unknown) =>
     .split(' and ')
     .map((kind) => stagePlurals[kind] ?? kind)
     .join(' and ');
-const ago = (value: unknown) => (Number(value) === 0 ? 'today' : `${days(value)} ago`);
-const settingWord = (value: unknown) =>
-  ({ outdoor: 'plants outdoors', greenhouse: 'plants under cover', indoor: 'plants indoors', hydroponic: 'water culture' })[
-    String(value)
-  ] ?? String(value);

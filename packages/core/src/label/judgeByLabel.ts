@@ -1,0 +1,90 @@
+import type { EarlierApplication, JudgedLine, LabelCard, LabelledPlanting, LabelLine, Warmth } from './labelCard.js';
+
+/** What is put to a card. */
+export interface LabelQuestion {
+  readonly planting: LabelledPlanting;
+  readonly earlier: readonly EarlierApplication[];
+  readonly warmth: Warmth;
+  /** cards of what was used earlier: theirs may ask for days apart too */
+  readonly cards: ReadonlyMap<string, LabelCard>;
+}
+
+type Facts = JudgedLine['facts'];
+type Judge = (card: LabelCard, question: LabelQuestion) => { readonly state: JudgedLine['state']; readonly facts?: Facts };
+
+const kept = { state: 'kept' } as const;
+const broken = (facts: Facts = {}) => ({ state: 'broken', facts }) as const;
+const brokenIf = (isBroken: boolean, facts: Facts = {}) => (isBroken ? broken(facts) : kept);
+
+const settings: Judge = (card, { planting: { setting } }) => brokenIf(!card.settings.includes(setting), { setting });
+
+const eaten: Judge = (card, { planting }) => brokenIf(planting.eaten && !card.onEaten);
+
+const preHarvest: Judge = ({ preHarvestDays: days }, { planting: { eaten: isEaten, daysToHarvest: left } }) => {
+  if (!isEaten || days === 0) return kept;
+  return left === undefined ? { state: 'open', facts: { days } } : brokenIf(left < days, { days, left });
+};
+
+const interval: Judge = ({ id, repeatDays }, { earlier }) => {
+  const least = repeatDays?.[0];
+  const daysAgo = Math.min(...earlier.filter(({ intervention }) => intervention === id).map((one) => one.daysAgo));
+  return least === undefined ? kept : brokenIf(daysAgo < least, { interval: least, daysAgo, wait: least - daysAgo });
+};
+
+const seasonMax: Judge = ({ id, seasonMax: max }, { earlier }) => {
+  const used = earlier.filter(({ intervention, thisSeason }) => intervention === id && thisSeason).length;
+  return max === undefined ? kept : brokenIf(used >= max, { max, used });
+};
+
+const temperature: Judge = ({ temperatureC: limits }, { warmth: { temperatureC: now, maxC } }) => {
+  if (!limits) return kept;
+  const warmest = Math.max(now ?? -Infinity, maxC ?? -Infinity);
+  if (warmest === -Infinity) return { state: 'open' };
+  if (warmest > limits.max) return broken({ most: limits.max, now: warmest });
+  return brokenIf((now ?? warmest) < limits.min, { least: limits.min, now: now ?? warmest });
+};
+
+const bees: Judge = (card, { planting }) => brokenIf(card.bees === 'serious' && planting.inFlower);
+
+const host: Judge = (card, { planting }) => {
+  const harm = card.harmsHosts.find((one) => one.harm === 'serious' && [planting.host.id, planting.host.family].includes(one.host));
+  return harm ? broken({ why: harm.why }) : kept;
+};
+
+const apart: Judge = (card, { earlier, cards }) => {
+  for (const { intervention, daysAgo } of earlier) {
+    const other = cards.get(intervention);
+    const clash =
+      card.apartFrom.find((one) => one.intervention === intervention) ?? other?.apartFrom.find((one) => one.intervention === card.id);
+    if (clash && daysAgo < clash.days) return broken({ other: other?.name ?? intervention, days: clash.days, daysAgo, why: clash.why });
+  }
+  return kept;
+};
+
+const judges: Readonly<Record<LabelLine, Judge>> = {
+  bees,
+  eaten,
+  'pre-harvest': preHarvest,
+  temperature,
+  settings,
+  'season-max': seasonMax,
+  interval,
+  apart,
+  host,
+};
+
+/**
+ * The law of the label: each line of a card, kept or broken, for a planting as it stands on the day, after what was used on it earlier.
+ *
+ * Options, mix, log and planner ask it, and the server asks it again before it accepts. What a line asks for and nobody knows leaves it
+ * `open`: that is neither leave nor refusal.
+ *
+ * @param question - `earlier` holds the applications on this planting up to the day that is judged, and not the judged one itself
+ * @returns every line once, in a fixed order
+ * @example
+ * // soap again after two days, where the card asks for five:
+ * // { line: 'interval', state: 'broken', facts: { interval: 5, daysAgo: 2, wait: 3 } }
+ */
+export function judgeByLabel(card: LabelCard, question: LabelQuestion): JudgedLine[] {
+  return (Object.entries(judges) as [LabelLine, Judge][]).map(([line, judge]) => ({ line, facts: {}, ...judge(card, question) }));
+}

@@ -1,0 +1,114 @@
+import fc from 'fast-check';
+import { earlierApplications, judgeByLabel, rateLine } from './index';
+import type { EarlierApplication, LabelCard, LabelledPlanting, LabelLine, LabelQuestion } from './index';
+
+const card: LabelCard = {
+  id: 'copper',
+  name: 'Copper',
+  settings: ['outdoor', 'greenhouse'],
+  onEaten: true,
+  preHarvestDays: 7,
+  repeatDays: [7, 10],
+  seasonMax: 2,
+  temperatureC: { min: 6, max: 28 },
+  bees: 'serious',
+  harmsHosts: [
+    { host: 'alliums', harm: 'serious', why: 'it burns' },
+    { host: 'pea', harm: 'slight', why: 'it marks' },
+  ],
+  apartFrom: [{ intervention: 'soap', days: 3, why: 'leaves burn' }],
+};
+const oil: LabelCard = { ...card, id: 'oil', name: 'Oil', apartFrom: [{ intervention: 'copper', days: 14, why: 'it spots' }] };
+const potatoes: LabelledPlanting = {
+  host: { id: 'potato', family: 'nightshades' },
+  setting: 'outdoor',
+  eaten: true,
+  inFlower: false,
+  daysToHarvest: 30,
+};
+const ask = (planting: Partial<LabelledPlanting> = {}, rest: Partial<LabelQuestion> = {}, of: Partial<LabelCard> = {}) =>
+  judgeByLabel(
+    { ...card, ...of },
+    {
+      planting: { ...potatoes, ...planting },
+      earlier: [],
+      warmth: { temperatureC: 18 },
+      cards: new Map([card, oil].map((one) => [one.id, one])),
+      ...rest,
+    },
+  );
+const not = (state: 'broken' | 'open', lines: ReturnType<typeof ask>) => lines.filter((one) => one.state === state).map(({ line }) => line);
+const used = (intervention: string, daysAgo: number, thisSeason = true): EarlierApplication => ({ intervention, daysAgo, thisSeason });
+
+test('a use within its card keeps every line, each told once', () => {
+  const lines = ask();
+  expect(lines.every(({ state }) => state === 'kept')).toBe(true);
+  expect(new Set(lines.map(({ line }) => line)).size).toBe(9);
+});
+
+test.each<[LabelLine, Partial<LabelledPlanting>, Partial<LabelQuestion>, Partial<LabelCard>, object]>([
+  ['settings', { setting: 'indoor' }, {}, {}, { setting: 'indoor' }],
+  ['eaten', {}, {}, { onEaten: false }, {}],
+  ['pre-harvest', { daysToHarvest: 6 }, {}, {}, { days: 7, left: 6 }],
+  ['interval', {}, { earlier: [used('copper', 9, false), used('copper', 6)] }, {}, { interval: 7, daysAgo: 6, wait: 1 }],
+  ['season-max', {}, { earlier: [used('copper', 60), used('copper', 30)] }, {}, { max: 2, used: 2 }],
+  ['temperature', {}, { warmth: { temperatureC: 20, maxC: 29 } }, {}, { most: 28, now: 29 }],
+  ['temperature', {}, { warmth: { temperatureC: 5 } }, {}, { least: 6, now: 5 }],
+  ['bees', { inFlower: true }, {}, {}, {}],
+  ['host', { host: { id: 'leek', family: 'alliums' } }, {}, {}, { why: 'it burns' }],
+  ['apart', {}, { earlier: [used('soap', 2)] }, {}, { other: 'soap', days: 3, daysAgo: 2, why: 'leaves burn' }],
+  ['apart', {}, { earlier: [used('oil', 13)] }, {}, { other: 'Oil', days: 14, daysAgo: 13, why: 'it spots' }],
+])('the line “%s” alone is broken, and says what it allows', (line, planting, question, of, facts) => {
+  const lines = ask(planting, question, of);
+  expect(not('broken', lines)).toEqual([line]);
+  expect(lines.find((one) => one.line === line)!.facts).toEqual(facts);
+});
+
+test('on its very day each limit is kept', () => {
+  const atLimits = ask(
+    { daysToHarvest: 7 },
+    { earlier: [used('copper', 7), used('soap', 3), used('oil', 14)], warmth: { temperatureC: 28 } },
+  );
+  expect(not('broken', atLimits)).toEqual([]);
+});
+
+test('what nobody knows is open, and no leave', () => {
+  expect(not('open', ask({ daysToHarvest: undefined }, { warmth: {} }))).toEqual(['pre-harvest', 'temperature']);
+  // Plants that are not eaten are never picked.
+  expect(not('open', ask({ eaten: false, daysToHarvest: undefined }))).toEqual([]);
+});
+
+test('uses of the season before count for the interval and not for the maximum', () => {
+  const earlier = earlierApplications(
+    [
+      { intervention: 'copper', appliedOn: '2026-06-27' },
+      { intervention: 'copper', appliedOn: '2026-06-10' },
+      { intervention: 'copper', appliedOn: '2026-07-04' },
+    ],
+    '2026-07-02',
+    '07-01',
+  );
+  expect(earlier).toEqual([used('copper', 5, false), used('copper', 22, false)]);
+  expect(not('broken', ask({}, { earlier }))).toEqual(['interval']);
+});
+
+test('more on record never makes a broken line kept again', () => {
+  const uses = fc.array(
+    fc.record({ intervention: fc.constantFrom('copper', 'soap', 'oil', 'water'), daysAgo: fc.nat(400), thisSeason: fc.boolean() }),
+    { maxLength: 8 },
+  );
+  fc.assert(
+    fc.property(uses, uses, (some, more) => {
+      const before = not('broken', ask({}, { earlier: some }));
+      expect(not('broken', ask({}, { earlier: [...some, ...more] }))).toEqual(expect.arrayContaining(before));
+    }),
+  );
+});
+
+test('a rate is held against the maximum across units: 2 US teaspoons are 9.86 ml', () => {
+  expect(rateLine({ amount: 2, unit: 'tsp-us' }, { amount: 10, unit: 'ml' })).toBe('kept');
+  expect(rateLine({ amount: 2, unit: 'tsp-us' }, { amount: 9.8, unit: 'ml' })).toBe('broken');
+  expect(rateLine({ amount: 1, unit: 'oz' }, { amount: 28, unit: 'g' })).toBe('broken');
+  expect(rateLine({ amount: 1, unit: 'oz' }, { amount: 28, unit: 'ml' })).toBe('other-kind');
+  expect(rateLine({ amount: 1e6, unit: 'l' }, undefined)).toBe('kept');
+});

@@ -1,0 +1,73 @@
+import { daysBetween, seasonOf } from '../timing/index.js';
+import type { Hiding, Stance } from './interventionFacts.js';
+
+/** The weather as somebody said or measured it; what is not known is `null`. */
+export interface SaidWeather {
+  readonly temperatureC: number | null;
+  readonly warmestC: number | null;
+  readonly windKmh: number | null;
+  readonly rainInHours: number | null;
+  readonly daysToFrost: number | null;
+}
+
+/** A case with what is true around it on the day that is asked about. */
+export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School extends Stance> {
+  readonly on: string;
+  /** working diagnosis, by condition */
+  readonly conditions: readonly string[];
+  readonly case: { readonly stage: string | null; readonly hidden: Hidden | null; readonly helpersSeen: boolean };
+  /** as it stands on that day */
+  readonly planting: {
+    readonly host: string;
+    readonly setting: Setting;
+    readonly eaten: boolean;
+    readonly inFlower: boolean;
+    readonly nextHarvestOn: string | null;
+  };
+  /** on that planting, in any order */
+  readonly applied: readonly { readonly intervention: string; readonly appliedOn: string }[];
+  readonly garden: { readonly stance: School; readonly region: string; /** `MM-DD` */ readonly seasonStart: string };
+  readonly weather: SaidWeather | null;
+}
+
+// Intervals between products reach back over the beginning of a season; older ones decide nothing.
+const rememberedDays = 400;
+const mostRemembered = 100;
+
+/**
+ * The question "what can be done for this planting on this day?", as the options are asked.
+ *
+ * @returns nothing before there is a working diagnosis
+ */
+export function treatmentQuestion<Setting extends string, Hidden extends Hiding, School extends Stance>(
+  about: CaseOnDay<Setting, Hidden, School>,
+) {
+  const { on, conditions, planting, applied, garden, weather } = about;
+  if (conditions.length === 0) return undefined;
+  const recent = applied
+    .map(({ intervention, appliedOn }) => ({ ingredient: intervention, daysAgo: daysBetween(appliedOn, on) }))
+    .filter(({ daysAgo }) => daysAgo >= 0 && daysAgo <= rememberedDays)
+    .sort((a, b) => a.daysAgo - b.daysAgo)
+    .slice(0, mostRemembered);
+  return {
+    host: planting.host,
+    conditions: [...conditions],
+    setting: planting.setting,
+    inFlower: planting.inFlower,
+    edible: planting.eaten,
+    helpersSeen: about.case.helpersSeen,
+    recent,
+    seasonDays: daysBetween(seasonOf(on, garden.seasonStart).from, on),
+    stance: garden.stance,
+    region: garden.region,
+    ...(about.case.stage && { stage: about.case.stage }),
+    ...(about.case.hidden && { hidden: about.case.hidden }),
+    ...(planting.nextHarvestOn && { daysToHarvest: Math.max(0, daysBetween(on, planting.nextHarvestOn)) }),
+    ...known('temperatureC', weather?.temperatureC),
+    ...known('daysToFrost', weather?.daysToFrost),
+    forecast: { ...known('maxC', weather?.warmestC), ...known('windKmh', weather?.windKmh), ...known('rainInHours', weather?.rainInHours) },
+  };
+}
+
+const known = <K extends string>(key: K, value: number | null | undefined): Partial<Record<K, number>> =>
+  value === null || value === undefined ? {} : ({ [key]: value } as Record<K, number>);
