@@ -3,7 +3,7 @@ import { plantingOn } from '@field-nurse/core/ground';
 import { earlierApplications, judgeByLabel } from '@field-nurse/core/label';
 import { dayAt, daysBetween, hourMs, intervalsAfter } from '@field-nurse/core/timing';
 import type { Intervention, Library } from '@field-nurse/library';
-import { brokenLineText } from '@field-nurse/library/answers';
+import { brokenLineText } from '@field-nurse/library/texts';
 import type { Db } from '../db/client.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
 import { recordById } from '../gardens/recordStore.js';

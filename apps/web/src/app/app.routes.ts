@@ -84,8 +84,16 @@ export const routes: Routes = [
       },
       { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./library/entry-page').then((m) => m.EntryPage) },
       { path: 'log', title: 'Log', loadComponent: () => import('./applications/log-page').then((m) => m.LogPage) },
-      { path: 'log/new', title: 'Log an application', loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage) },
-      { path: 'log/:application', title: 'Log entry', loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage) },
+      {
+        path: 'log/new',
+        title: 'Log an application',
+        loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage),
+      },
+      {
+        path: 'log/:application',
+        title: 'Log entry',
+        loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage),
+      },
       { path: 'traps', title: 'Traps', loadComponent: () => import('./traps/traps-page').then((m) => m.TrapsPage) },
       { path: 'traps/new', title: 'New trap', loadComponent: () => import('./traps/trap-form-page').then((m) => m.TrapFormPage) },
       { path: 'traps/:trap', title: 'Trap', loadComponent: () => import('./traps/trap-page').then((m) => m.TrapPage) },

@@ -1,7 +1,6 @@
 // Calculations of the contract, answered by core from the library: the server and the pages' worker share these.
 export { answerDifferential } from './answerDifferential.js';
 export { answerOptions } from './answerOptions.js';
-export { brokenLineText } from './brokenLineText.js';
 export { calculate } from './calculate.js';
 export type { Calculated } from './calculate.js';
 export type { Refused } from './refusal.js';

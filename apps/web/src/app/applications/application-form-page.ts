@@ -1,33 +1,49 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { FormArray, FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
-import { clockAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
+import { clockAt, dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
+import { plantingNow } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { sessionFeature } from '../people/session-state';
 import { TodaysWeather } from '../treatment/todays-weather';
+import { DayField } from '../shared/day-field';
 import { dayWord, instantWord } from '../shared/days';
 import { Submission } from '../shared/submission';
+import { TimeField } from '../shared/time-field';
 import { fromField, measures, toField } from '../shared/units';
 import { rungWords } from '../shared/words';
-import { cardWarnings } from './card-warnings';
+import { brokenLines } from './broken-lines';
+import { keptProduct, productOf, productUnits } from './product-amount';
+import type { ProductUnit } from './product-amount';
 
 const number = (low: number, high: number) => new FormControl<number | null>(null, [Validators.min(low), Validators.max(high)]);
+type TargetGroup = FormGroup<{ plantingId: FormControl<string>; plants: FormControl<number>; caseId: FormControl<string | null> }>;
+
+const target = (plantingId: string, plants: number, caseId: string | null): TargetGroup =>
+  new FormGroup({
+    plantingId: new FormControl(plantingId, { nonNullable: true }),
+    plants: new FormControl(plants, {
+      nonNullable: true,
+      validators: [Validators.required, Validators.min(1), Validators.max(100_000), Validators.pattern(/^\d+$/)],
+    }),
+    caseId: new FormControl(caseId),
+  });
 const text = (most: number) => new FormControl('', { nonNullable: true, validators: [Validators.maxLength(most)] });
 
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
   selector: 'fn-log-form-page',
-  imports: [ReactiveFormsModule, RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [ReactiveFormsModule, RouterLink, DayField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, TimeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './application-form-page.html',
 })
@@ -54,21 +70,23 @@ export class LogFormPage {
   readonly #zone = this.garden.summary().timeZone;
   protected readonly system = this.garden.summary().units;
   protected readonly measures = measures;
+  protected readonly productUnits = productUnits;
   protected readonly known = computed(() => this.garden.applications().find(({ id }) => id === this.application()));
-  readonly #caseId = computed(() => this.known()?.caseId ?? this.case() ?? null);
+  /** the case that a link came from, or that it was done for before */
+  readonly #caseId = computed(() => this.case() ?? this.known()?.targets.find(({ caseId }) => caseId)?.caseId ?? null);
   protected readonly ofCase = computed(() => this.garden.case(this.#caseId() ?? ''));
 
   protected readonly form = new FormGroup({
-    plantingId: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
+    plantings: new FormControl<string[]>([], { nonNullable: true, validators: [Validators.required] }),
+    /** for each of them, how many plants, and the case that it was done for */
+    targets: new FormArray<TargetGroup>([]),
     intervention: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
-    appliedAt: new FormControl(clockAt(this.garden.now(), this.#zone), { nonNullable: true, validators: [Validators.required] }),
-    plants: new FormControl(1, {
-      nonNullable: true,
-      validators: [Validators.required, Validators.min(1), Validators.max(100_000), Validators.pattern(/^\d+$/)],
-    }),
+    day: new FormControl(clockAt(this.garden.now(), this.#zone).slice(0, 10), { nonNullable: true, validators: [Validators.required] }),
+    time: new FormControl(clockAt(this.garden.now(), this.#zone).slice(11), { nonNullable: true, validators: [Validators.required] }),
     productAmount: number(0, 1_000_000),
-    productUnit: new FormControl<string | null>(null, [Validators.maxLength(20)]),
+    productUnit: new FormControl<ProductUnit | null>(null),
     waterL: number(0, 100_000),
+    kit: text(120),
     coveredPart: text(200),
     appliedBy: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
     temperatureC: new FormControl<number | null>(null),
@@ -82,7 +100,7 @@ export class LogFormPage {
   protected readonly plantings = computed(() =>
     this.garden
       .plantings()
-      .filter(({ id, endedOn }) => !endedOn || id === this.known()?.plantingId)
+      .filter(({ id, endedOn }) => !endedOn || this.known()?.targets.some(({ plantingId }) => plantingId === id))
       .map(({ id, host, cultivar, placeId }) => ({
         id,
         name: [this.#library.hostName(host), cultivar, this.garden.place(placeId)?.name].filter(Boolean).join(' · '),
@@ -98,25 +116,53 @@ export class LogFormPage {
     }),
   );
 
-  readonly #planting = computed(() => this.garden.planting(this.#typed().plantingId ?? ''));
+  /** when it was done; nothing while day or time can not be read */
+  readonly #appliedAt = computed(() => {
+    const { day, time } = this.#typed();
+    return day && time ? instantOf(`${day}T${time}`, this.#zone) : undefined;
+  });
   readonly #entry = computed(() => this.#library.interventions().get(this.#typed().intervention ?? ''));
-  protected readonly waits = computed(() => {
-    const [planting, entry, clock] = [this.#planting(), this.#entry(), this.#typed().appliedAt];
-    if (!planting || !entry || !clock) return undefined;
-    const applied = instantOf(clock, this.#zone);
-    const { reEntryAt, harvestSafeOn, repeatFrom } = intervalsAfter(applied, this.#zone, entry, planting.eaten);
+  readonly #chosen = computed(() =>
+    (this.#typed().targets ?? []).flatMap(({ plantingId }) => this.garden.plantingRecord(plantingId ?? '') ?? []),
+  );
+  protected readonly rows = computed(() =>
+    (this.#typed().targets ?? []).map(({ plantingId }) => ({
+      name: this.plantings().find(({ id }) => id === plantingId)?.name ?? '',
+      cases: this.#casesOn(plantingId ?? ''),
+    })),
+  );
+  protected readonly intervals = computed(() => {
+    const [chosen, entry, applied] = [this.#chosen(), this.#entry(), this.#appliedAt()];
+    if (chosen.length === 0 || !entry || !applied) return undefined;
+    const eaten = chosen.some((planting) => planting.eaten);
+    const { reEntryAt, notPickedBefore, repeatFrom } = intervalsAfter(applied, this.#zone, entry, eaten);
+    const typical = ['biological', 'soft', 'synthetic'].includes(entry.rung);
     return {
       reEntry:
         entry.reEntryHours > 0 ? `Keep out until ${instantWord(reEntryAt, this.#zone)}.` : 'No closed hours on the card: off until dry.',
-      harvest: harvestSafeOn ? `Safe to pick from ${dayWord(harvestSafeOn, this.garden.today())}.` : 'Not eaten.',
+      harvest: notPickedBefore
+        ? `Not to be picked before ${dayWord(notPickedBefore, this.garden.today())}${typical ? ', by typical figures: the label in hand decides' : ''}.`
+        : 'Not eaten.',
       repeat: repeatFrom ? `Not again before ${dayWord(repeatFrom, this.garden.today())}.` : '',
     };
   });
   protected readonly warnings = computed(() => {
-    const [planting, entry, clock] = [this.#planting(), this.#entry(), this.#typed().appliedAt];
-    if (!planting || !entry || !clock) return [];
-    const others = this.garden.applicationsOn(planting.id).filter(({ id, intervention }) => id !== this.application() && intervention === entry.id);
-    return cardWarnings(entry, planting, others, instantOf(clock, this.#zone), this.#zone);
+    const [card, applied] = [this.#entry(), this.#appliedAt()];
+    if (!card || !applied) return [];
+    const on = dayAt(applied, this.#zone);
+    const several = this.#chosen().length > 1;
+    return this.#chosen().flatMap((record) =>
+      brokenLines({
+        card,
+        cards: this.#library.interventions(),
+        planting: plantingNow(record, on),
+        host: this.#library.hosts().get(record.host),
+        on,
+        others: this.garden.appliedDays(record.id).filter(({ id }) => id !== this.application()),
+        seasonStart: this.garden.seasonStart(),
+        temperatureC: fromField('temperature', this.#typed().temperatureC ?? null, this.system),
+      }).map((line) => (several ? `${this.#library.hostName(record.host)}: ${line}` : line)),
+    );
   });
 
   #filled = false;
@@ -127,6 +173,35 @@ export class LogFormPage {
       if (!this.#library.index()) return;
       untracked(() => this.#fillOnce());
     });
+  }
+
+  /** A row for each planting that is chosen; what was typed into the others stays. */
+  protected chosenPlantings(ids: readonly string[]): void {
+    const kept = this.form.controls.targets.controls.filter(({ value }) => ids.includes(value.plantingId ?? ''));
+    const known = new Set(kept.map(({ value }) => value.plantingId));
+    const fresh = ids.filter((id) => !known.has(id)).map((id) => target(id, this.garden.planting(id)?.plants ?? 1, this.#usualCase(id)));
+    this.#setTargets([...kept, ...fresh]);
+  }
+
+  #setTargets(rows: readonly TargetGroup[]): void {
+    const { targets } = this.form.controls;
+    targets.clear({ emitEvent: false });
+    for (const row of rows) targets.push(row, { emitEvent: false });
+    targets.updateValueAndValidity();
+  }
+
+  #casesOn(plantingId: string): readonly { readonly id: string; readonly name: string }[] {
+    const linked = new Set([this.#caseId(), ...(this.known()?.targets ?? []).map(({ caseId }) => caseId)]);
+    return this.garden
+      .cases()
+      .filter((one) => one.plantingId === plantingId && (!one.closedOn || linked.has(one.id)))
+      .map(({ id, diagnoses }) => ({ id, name: this.#library.conditionNames(workingConditions(diagnoses), 'not known yet') }));
+  }
+
+  /** The case that the link came from, or the only one that is open there. */
+  #usualCase(plantingId: string): string | null {
+    const cases = this.#casesOn(plantingId);
+    return cases.find(({ id }) => id === this.#caseId())?.id ?? (cases.length === 1 ? cases[0]!.id : null);
   }
 
   protected async save(): Promise<void> {
@@ -150,40 +225,68 @@ export class LogFormPage {
     this.#filled = true;
     const known = this.known();
     if (known) {
+      const { amount, unit } = productOf(known);
+      const clock = clockAt(known.appliedAt, this.#zone);
       this.form.patchValue({
         ...known,
-        appliedAt: clockAt(known.appliedAt, this.#zone),
+        plantings: known.targets.map(({ plantingId }) => plantingId),
+        day: clock.slice(0, 10),
+        time: clock.slice(11),
+        productAmount: amount,
+        productUnit: unit,
+        coveredPart: known.targets[0]!.coveredPart,
         waterL: toField('water', known.waterL, this.system),
         temperatureC: toField('temperature', known.temperatureC, this.system),
         windKmh: toField('wind', known.windKmh, this.system),
+        // The form's own list of rows is set apart.
+        targets: [],
       });
+      this.#setTargets(known.targets.map(({ plantingId, plants, caseId }) => target(plantingId, plants, caseId)));
       return;
     }
     const planting = this.garden.planting(this.ofCase()?.plantingId ?? this.planting() ?? '');
     const said = this.#weather();
     this.form.patchValue({
-      plantingId: planting?.id ?? '',
+      plantings: planting ? [planting.id] : [],
       intervention: this.intervention() ?? '',
-      plants: Number(this.plants() ?? planting?.plants ?? 1),
       productAmount: this.amount() ? Number(this.amount()) : null,
-      productUnit: this.unit() ?? null,
+      productUnit: productUnits.find((unit) => unit === this.unit()) ?? null,
       waterL: toField('water', this.water() ? Number(this.water()) : null, this.system),
       appliedBy: this.#person()?.name ?? '',
       temperatureC: toField('temperature', said.temperatureC, this.system),
       windKmh: toField('wind', said.windKmh, this.system),
       why: this.#library.conditionNames(workingConditions(this.ofCase()?.diagnoses ?? []), ''),
     });
+    if (planting) this.#setTargets([target(planting.id, Number(this.plants() ?? planting.plants), this.#usualCase(planting.id))]);
   }
 
   #value(): Written<'applications'> {
-    const { plants, appliedAt, waterL, temperatureC, windKmh, productUnit, productAmount, ...rest } = this.form.getRawValue();
+    const {
+      plantings: _,
+      targets,
+      day: __,
+      time: ___,
+      coveredPart,
+      waterL,
+      temperatureC,
+      windKmh,
+      productUnit,
+      productAmount,
+      ...rest
+    } = this.form.getRawValue();
+    const before = new Map(this.known()?.targets.map((one) => [one.plantingId, one]));
+    const partChanged = coveredPart !== this.known()?.targets[0]?.coveredPart;
     return {
       ...rest,
-      caseId: this.#caseId(),
-      plants: Number(plants),
-      appliedAt: instantOf(appliedAt, this.#zone),
-      productAmount,
-      productUnit: productUnit?.trim() || null,
+      appliedAt: this.#appliedAt()!,
+      targets: targets.map(({ plantingId, plants, caseId }) => ({
+        plantingId,
+        caseId,
+        plants: Number(plants),
+        areaM2: before.get(plantingId)?.areaM2 ?? null,
+        coveredPart: partChanged ? coveredPart : (before.get(plantingId)?.coveredPart ?? coveredPart),
+      })),
+      ...keptProduct(productAmount, productUnit),
       waterL: fromField('water', waterL, this.system),
       temperatureC: fromField('temperature', temperatureC, this.system),
       windKmh: fromField('wind', windKmh, this.system),

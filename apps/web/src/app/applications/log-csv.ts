@@ -1,23 +1,30 @@
 import { unparse } from 'papaparse';
 
+/** One planting of one tank or job; what was in the tank stands in each of its rows. */
 export interface LogRow {
+  readonly tank: string;
   readonly applied: string;
   readonly place: string;
   readonly plant: string;
   readonly cultivar: string;
   readonly plants: number;
-  readonly treatment: string;
-  readonly product: number | null;
-  readonly unit: string | null;
-  readonly waterL: number | null;
   readonly part: string;
+  readonly treatment: string;
+  readonly productInTank: number | null;
+  readonly unit: string | null;
+  readonly waterInTankL: number | null;
+  readonly kit: string;
   readonly why: string;
   readonly by: string;
   readonly temperatureC: number | null;
   readonly windKmh: number | null;
   readonly sky: string;
   readonly reEntry: string;
-  readonly harvestSafeOn: string | null;
+  readonly notPickedBefore: string | null;
+  /** whose figures the card held: typical ones, the pack's, a register's */
+  readonly figures: string;
+  /** lines of the card that were not kept */
+  readonly notKept: string;
 }
 
 // What a spreadsheet takes for a formula: also behind blanks and line feeds, and in the wide signs of East Asian keyboards.

@@ -8,10 +8,11 @@ import { dayAt } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, instantWord, longDay } from '../shared/days';
-import { amountWord, inGardenUnits, inOtherUnits } from '../shared/units';
+import { inGardenUnits, inOtherUnits } from '../shared/units';
 import { saveFile } from '../shared/save-file';
 import { advice } from '../shared/words';
-import type { LogLine } from './log-rows';
+import type { LogLine, LogTarget } from './log-rows';
+import { productOf, productWord } from './product-amount';
 import { logLines } from './log-rows';
 
 /** The record of all applications: to read, to print, to hand over. */
@@ -33,7 +34,7 @@ export class LogPage {
     [
       ...new Set([
         this.garden.today().slice(0, 4),
-        ...this.garden.applications().map(({ appliedAt }) => dayAt(appliedAt, this.#zone).slice(0, 4)),
+        ...this.garden.applied().map(({ appliedAt }) => dayAt(appliedAt, this.#zone).slice(0, 4)),
       ]),
     ]
       .sort()
@@ -58,9 +59,8 @@ export class LogPage {
   protected readonly when = (instant: string) => instantWord(instant, this.#zone);
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly isShut = ({ reEntryAt }: LogLine) => reEntryAt > this.garden.now();
-  protected readonly isUnsafe = ({ harvestSafeOn }: LogLine) => harvestSafeOn !== null && harvestSafeOn > this.garden.today();
-  protected readonly product = ({ productAmount, productUnit }: LogLine) =>
-    productAmount === null || productUnit === null ? '' : amountWord({ amount: productAmount, unit: productUnit });
+  protected readonly isUnsafe = ({ notPickedBefore }: LogTarget) => notPickedBefore !== null && notPickedBefore > this.garden.today();
+  protected readonly product = (line: LogLine) => productWord(line, this.#system);
   protected readonly water = ({ waterL }: LogLine) => (waterL === null ? '' : `in ${inGardenUnits('water', waterL, this.#system)}`);
   protected readonly waterHover = ({ waterL }: LogLine) => (waterL === null ? null : inOtherUnits('water', waterL, this.#system));
   protected readonly weather = ({ temperatureC, windKmh, sky }: LogLine) =>
@@ -79,25 +79,35 @@ export class LogPage {
   protected async download(): Promise<void> {
     const { logCsv } = await import('./log-csv');
     const csv = logCsv(
-      this.lines().map((line) => ({
-        applied: line.appliedAt,
-        place: line.place,
-        plant: line.plant,
-        cultivar: line.cultivar,
-        plants: line.plants,
-        treatment: line.treatment,
-        product: line.productAmount,
-        unit: line.productUnit,
-        waterL: line.waterL,
-        part: line.coveredPart,
-        why: line.why,
-        by: line.appliedBy,
-        temperatureC: line.temperatureC,
-        windKmh: line.windKmh,
-        sky: line.sky,
-        reEntry: line.reEntryAt,
-        harvestSafeOn: line.harvestSafeOn,
-      })),
+      this.lines().flatMap((line) => {
+        const { amount, unit } = productOf(line);
+        return line.targets.map((target) => ({
+          tank: line.id,
+          applied: line.appliedAt,
+          place: target.place,
+          plant: target.plant,
+          cultivar: target.cultivar,
+          plants: target.plants,
+          part: target.coveredPart,
+          treatment: line.treatment,
+          productInTank: amount,
+          unit,
+          waterInTankL: line.waterL,
+          kit: line.kit,
+          why: line.why,
+          by: line.appliedBy,
+          temperatureC: line.temperatureC,
+          windKmh: line.windKmh,
+          sky: line.sky,
+          reEntry: line.reEntryAt,
+          notPickedBefore: target.notPickedBefore,
+          figures: line.card.source,
+          notKept: line.brokenLines
+            .filter(({ plantingId }) => plantingId === target.plantingId)
+            .map(({ text }) => text)
+            .join(' '),
+        }));
+      }),
     );
     saveFile(`applications-${this.year() ?? 'all'}.csv`, 'text/csv', csv);
   }

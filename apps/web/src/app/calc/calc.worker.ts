@@ -1,8 +1,9 @@
-import type { CalculationName, CalculationRequest, Planting } from '@field-nurse/contract';
+import type { CalculationName, CalculationRequest } from '@field-nurse/contract';
 import { readWords, whereToLook } from '@field-nurse/core/diagnosis';
 import type { Library } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
+import type { Planting } from '../gardens/plantings-now';
 import { readWeatherFile } from '../weather/read-weather-file';
 
 /** A host in a kind of place, in a month: what a round looks for there. */

@@ -1,6 +1,7 @@
 import type { Signal } from '@angular/core';
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Case, Planting, Written } from '@field-nurse/contract';
+import type { Case, Written } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -39,7 +40,7 @@ export class CaseEdits {
   readonly #garden = inject(Garden);
   readonly #records = inject(Records);
   readonly #edits = signal<ReadonlyMap<string, Edits>>(new Map());
-  readonly #writing = new Set<string>();
+  readonly #writing = new Map<string, Promise<void>>();
   readonly #typing = new Map<string, ReturnType<typeof setTimeout>>();
 
   constructor() {
@@ -74,12 +75,16 @@ export class CaseEdits {
     );
   }
 
-  /** Write what is waiting for this case; also the way to try again. */
-  async write(id: string): Promise<void> {
-    if (this.#writing.has(id)) return;
+  /** Write what is waiting for this case; also the way to try again. @returns when it is written, or has failed */
+  write(id: string): Promise<void> {
+    const writing = this.#writing.get(id) ?? this.#writeAll(id).finally(() => this.#writing.delete(id));
+    this.#writing.set(id, writing);
+    return writing;
+  }
+
+  async #writeAll(id: string): Promise<void> {
     clearTimeout(this.#typing.get(id));
     this.#typing.delete(id);
-    this.#writing.add(id);
     this.#update(id, (edits) => ({ ...edits, state: 'saving', refusal: '' }));
     try {
       let kept = false;
@@ -92,8 +97,6 @@ export class CaseEdits {
       this.#update(id, (edits) => ({ ...edits, state }));
     } catch (error) {
       this.#update(id, (edits) => ({ ...edits, state: 'failed', refusal: ApiError.from(error).message }));
-    } finally {
-      this.#writing.delete(id);
     }
   }
 

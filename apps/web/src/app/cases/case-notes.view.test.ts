@@ -1,5 +1,5 @@
 import { show } from '../testing/show';
-import { application, decision, look, sample, sickness, summary } from '../testing/test-garden';
+import { application, decision, assessment, sample, sickness, summary } from '../testing/test-garden';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { sampleState } from '../clinic/sample-state';
 import { CaseHead } from './case-head';
@@ -78,7 +78,7 @@ test('the story goes by days: found, taken for, chosen, done, looked, sent', asy
   const { page } = await show(
     CaseTimeline,
     { case: 'rust' },
-    { garden: { cases: [one], decisions: [decision], applications: [application], assessments: [look] }, providers: [book(sent)] },
+    { garden: { cases: [one], decisions: [decision], applications: [application], assessments: [assessment] }, providers: [book(sent)] },
   );
   const days = page.getByRole('region', { name: 'How it went' }).querySelectorAll('ol > li');
   const lines = [...days].map((day) => day.textContent.replace(/\s+/g, ' ').trim());

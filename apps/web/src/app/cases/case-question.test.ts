@@ -1,4 +1,5 @@
-import type { Case, Planting } from '@field-nurse/contract';
+import type { Case } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { caseQuestion, historyOf } from './case-question';
 
 const planting = (id: string, host: string, placeId = 'bed') => ({ id, host, placeId, setting: 'outdoor' }) as Planting;

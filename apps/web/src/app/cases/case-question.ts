@@ -1,4 +1,5 @@
-import type { Case, DifferentialRequest, GardenSummary, Planting } from '@field-nurse/contract';
+import type { Case, DifferentialRequest, GardenSummary } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { workingConditions } from './case-diagnoses';
 import type { Chip } from './case-findings';
 import { evidenceOf } from './case-findings';

@@ -1,10 +1,11 @@
 import type { Signal } from '@angular/core';
 import { computed, inject, resource } from '@angular/core';
-import type { DifferentialAnswer, DifferentialRequest, Planting, Written } from '@field-nurse/contract';
+import type { DifferentialAnswer, DifferentialRequest, Written } from '@field-nurse/contract';
 import { daysBetween } from '@field-nurse/core/timing';
 import { Calc } from '../calc/calc';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { Garden } from '../gardens/garden';
+import type { Planting } from '../gardens/plantings-now';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { GardenWeather } from '../weather/garden-weather';
 import type { Chip } from './case-findings';

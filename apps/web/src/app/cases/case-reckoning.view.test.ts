@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, input, signal } from '@angular/core';
-import type { Case, DifferentialRequest, Planting } from '@field-nurse/contract';
+import type { Case, DifferentialRequest } from '@field-nurse/contract';
 import { readWords } from '@field-nurse/core/diagnosis';
 import { Calc } from '../calc/calc';
 import { ClinicSamples } from '../clinic/clinic-samples';
+import type { Planting } from '../gardens/plantings-now';
 import { answerTo } from '../testing/answers';
 import { reference, show } from '../testing/show';
 import { planting, sickness, today } from '../testing/test-garden';

@@ -1,4 +1,5 @@
-import type { Case, ClinicSample, DifferentialAnswer, Planting } from '@field-nurse/contract';
+import type { Case, ClinicSample, DifferentialAnswer } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { caseSheet } from './case-sheet';
 import { chanceWord } from './chance';
 

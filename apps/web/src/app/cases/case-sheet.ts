@@ -1,5 +1,6 @@
+import type { Case, DifferentialAnswer, Place } from '@field-nurse/contract';
 import type { SampleState } from '../clinic/sample-state';
-import type { Case, DifferentialAnswer, Place, Planting } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import type { Chip } from './case-findings';
 
 export interface SheetParts {
@@ -71,7 +72,11 @@ export function caseSheet({ one, planting, place, garden, read, answer, nameOf, 
       on: since,
       results: results.map(({ condition, ...rest }) => ({ id: condition, name: nameOf.condition(condition), ...rest })),
     })),
-    treatments: treatments.map(({ intervention, appliedAt }) => ({ id: intervention, name: nameOf.intervention(intervention), at: appliedAt })),
+    treatments: treatments.map(({ intervention, appliedAt }) => ({
+      id: intervention,
+      name: nameOf.intervention(intervention),
+      at: appliedAt,
+    })),
     note: one.note,
   };
 }

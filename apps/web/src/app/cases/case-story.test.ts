@@ -1,4 +1,5 @@
-import type { Application, Case, Decision, Assessment } from '@field-nurse/contract';
+import type { Case, Decision, Assessment } from '@field-nurse/contract';
+import type { Applied } from '../gardens/applied';
 import { caseStory } from './case-story';
 
 const one = {
@@ -14,7 +15,7 @@ const one = {
 const story = caseStory({
   one,
   decisions: [{ decidedOn: '2026-07-01', intervention: 'soap' } as Decision],
-  applications: [{ appliedAt: '2026-07-03T23:30:00Z', intervention: 'soap' } as Application],
+  applications: [{ appliedAt: '2026-07-03T23:30:00Z', intervention: 'soap' } as Applied],
   samples: [],
   assessments: [{ assessedOn: '2026-07-09', severity: 10 } as Assessment],
   timeZone: 'Europe/London',

@@ -1,6 +1,7 @@
-import type { Application, Case, ClinicResult, Decision, Assessment } from '@field-nurse/contract';
+import type { Case, ClinicResult, Decision, Assessment } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import type { SampleState } from '../clinic/sample-state';
+import type { Applied } from '../gardens/applied';
 
 /** One thing that happened on a case, on its day. */
 export type StoryEvent =
@@ -17,7 +18,7 @@ export type StoryEvent =
 export interface CaseRecords {
   readonly one: Case;
   readonly decisions: readonly Decision[];
-  readonly applications: readonly Application[];
+  readonly applications: readonly Applied[];
   readonly assessments: readonly Assessment[];
   readonly samples: readonly SampleState[];
   readonly timeZone: string;
@@ -37,7 +38,14 @@ const order: readonly StoryEvent['kind'][] = [
 ];
 
 /** The case's story by days, oldest first: what was found, what it was taken for and why, and what was done. */
-export function caseStory({ one, decisions, applications, assessments, samples, timeZone }: CaseRecords): { on: string; events: StoryEvent[] }[] {
+export function caseStory({
+  one,
+  decisions,
+  applications,
+  assessments,
+  samples,
+  timeZone,
+}: CaseRecords): { on: string; events: StoryEvent[] }[] {
   const events: StoryEvent[] = [
     { kind: 'opened', on: one.openedOn },
     ...one.findings.flatMap(({ sign, state, on }) => (state === 'struck' ? [] : [{ kind: 'found' as const, on, sign, state }])),

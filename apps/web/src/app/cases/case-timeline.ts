@@ -75,7 +75,7 @@ export class CaseTimeline {
     return caseStory({
       one,
       decisions: this.#garden.decisionsOf(one.id),
-      applications: this.#garden.applications().filter(({ caseId }) => caseId === one.id),
+      applications: this.#garden.applied().filter(({ caseId }) => caseId === one.id),
       assessments: this.#garden.assessmentsOf(one.id),
       samples: this.#clinics.of(one.id),
       timeZone: this.#garden.summary().timeZone,

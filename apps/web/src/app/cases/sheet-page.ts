@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
-import type { Planting } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { resultWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
@@ -84,7 +84,7 @@ export class SheetPage {
         intervention: this.library.interventionName,
       },
       samples: this.samples(),
-      treatments: this.garden.applications().filter(({ caseId }) => caseId === one.id),
+      treatments: this.garden.applied().filter(({ caseId }) => caseId === one.id),
       made: this.garden.now(),
     });
     saveFile(`case-${planting.host}-${one.openedOn}.json`, 'application/json', JSON.stringify(sheet, null, 2));

@@ -8,6 +8,7 @@ import { MatSelectModule } from '@angular/material/select';
 import type { ClinicResult, ClinicSample, Written } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
+import { DayField } from '../shared/day-field';
 import { resultWords } from './clinic-words';
 import { usualQuality } from './tests-worth';
 
@@ -24,7 +25,7 @@ const rowFor = (condition: string) =>
 /** What another clinic wrote back, typed in. */
 @Component({
   selector: 'fn-results-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule, DayField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     form {
@@ -72,11 +73,14 @@ const rowFor = (condition: string) =>
         </fieldset>
       }
       <div class="fn-actions">
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Letter of</mat-label>
-          <input matInput type="date" formControlName="reportedOn" [min]="sample().sentOn ?? ''" [max]="garden.today()" />
-          <mat-error>A day that is past.</mat-error>
-        </mat-form-field>
+        <fn-day-field
+          formControlName="reportedOn"
+          label="Letter of"
+          sizing="dynamic"
+          [required]="true"
+          [min]="sample().sentOn"
+          [max]="garden.today()"
+        />
         <button matButton="filled">Keep the result</button>
       </div>
     </form>

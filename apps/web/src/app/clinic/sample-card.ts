@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -9,6 +9,7 @@ import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
+import { DayField } from '../shared/day-field';
 import { dayWord } from '../shared/days';
 import { materialWords, resultWords, trackWords } from './clinic-words';
 import { ResultsForm } from './results-form';
@@ -17,7 +18,7 @@ import type { SampleState } from './sample-state';
 /** One sample: how far it is, the packing list until it is sent, and the results. */
 @Component({
   selector: 'fn-sample-card',
-  imports: [MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, ResultsForm, RouterLink],
+  imports: [MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, ResultsForm, RouterLink, DayField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './sample-card.scss',
   templateUrl: './sample-card.html',
@@ -49,7 +50,11 @@ export class SampleCard {
     this.#write(({ packed }) => ({ packed: done ? [...packed, line] : packed.filter((one) => one !== line) }));
   }
 
-  protected send(on: string): void {
+  protected readonly sentOn = linkedSignal<string | null>(() => this.garden.today());
+
+  protected send(): void {
+    const on = this.sentOn();
+    if (!on) return;
     this.#write(() => ({ sentOn: on }), 'Sample sent.');
   }
 

@@ -9,6 +9,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { catchError, of } from 'rxjs';
 import { Api } from '../api/api';
 import { Library } from '../library/library';
+import { monthDayWord } from '../shared/days';
 import { stanceWords } from '../shared/words';
 
 const text = (value: string) => new FormControl(value, { nonNullable: true, validators: [Validators.required] });
@@ -24,6 +25,7 @@ export const gardenForm = () =>
     units: new FormControl<GardenSettings['units']>('metric', { nonNullable: true }),
     stance: new FormControl<GardenSettings['stance']>('organic', { nonNullable: true }),
     region: text('neutral'),
+    seasonStart: new FormControl<string | null>(null),
     weatherStation: new FormControl<string | null>(null),
   });
 
@@ -78,6 +80,16 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         </mat-form-field>
       }
       <mat-form-field subscriptSizing="dynamic">
+        <mat-label>A season begins on</mat-label>
+        <mat-select formControlName="seasonStart">
+          <mat-option [value]="null">1 January in the north, 1 July in the south</mat-option>
+          @for (start of seasonStarts(); track start.value) {
+            <mat-option [value]="start.value">{{ start.word }}</mat-option>
+          }
+        </mat-select>
+        <mat-hint>What a label allows in a season is counted from here.</mat-hint>
+      </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Units</mat-label>
         <mat-select formControlName="units">
           <mat-option value="metric">Litres, grams, metres</mat-option>
@@ -125,5 +137,10 @@ export class GardenFormFields {
   );
   protected readonly stances = Object.entries(stanceWords).map(([id, { word }]) => ({ id, word }));
   protected readonly zones = [...new Set(['UTC', Intl.DateTimeFormat().resolvedOptions().timeZone, ...Intl.supportedValuesOf('timeZone')])];
+  protected readonly seasonStarts = () => {
+    const set = this.form().get('seasonStart')?.value as string | null;
+    const firsts = Array.from({ length: 12 }, (_, i) => `${String(i + 1).padStart(2, '0')}-01`);
+    return [...new Set([...firsts, ...(set ? [set] : [])])].sort().map((value) => ({ value, word: monthDayWord(value) }));
+  };
   protected readonly stanceHint = () => stanceWords[this.form().get('stance')?.value as keyof typeof stanceWords]?.means ?? '';
 }

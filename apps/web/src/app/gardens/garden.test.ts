@@ -3,7 +3,7 @@ import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { provideStore, Store } from '@ngrx/store';
-import { application, contents, decision, look, now, planting, sickness, summary, today } from '../testing/test-garden';
+import { application, contents, decision, assessment, now, planting, sickness, summary, today } from '../testing/test-garden';
 import { Garden } from './garden';
 import { GardenActions, gardenFeature } from './garden-state';
 
@@ -56,7 +56,7 @@ test('records are found by their id, and what is not there is not', () => {
 
 test('assessments, decisions and applications of one case or planting, in the order of their days', () => {
   const { garden } = start({
-    assessments: [{ ...look, id: 'late', assessedOn: '2026-07-12' }, look, { ...look, id: 'other', caseId: 'other' }],
+    assessments: [{ ...assessment, id: 'late', assessedOn: '2026-07-12' }, assessment, { ...assessment, id: 'other', caseId: 'other' }],
     decisions: [{ ...decision, id: 'late', decidedOn: '2026-07-12' }, decision],
     applications: [{ ...application, id: 'late', appliedAt: '2026-07-12T18:00:00.000Z' }, application],
   });

@@ -1,8 +1,12 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Application, Case, Decision, GardenSummary, Assessment, Place, Planting } from '@field-nurse/contract';
-import { dayAt } from '@field-nurse/core/timing';
+import type { Assessment, Case, Decision, GardenSummary, Place, Planting as PlantingRecord } from '@field-nurse/contract';
+import { dayAt, usualSeasonStart } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
+import { appliedTo } from './applied';
+import type { Applied } from './applied';
 import { gardenFeature } from './garden-state';
+import { plantingNow } from './plantings-now';
+import type { Planting } from './plantings-now';
 
 /** Reading the open garden: its records, and its own idea of today. */
 @Injectable({ providedIn: 'root' })
@@ -13,7 +17,7 @@ export class Garden {
 
   readonly summary = computed<GardenSummary>(() => this.#maybe()!);
   readonly places = this.#store.selectSignal(gardenFeature.selectPlaces);
-  readonly plantings = this.#store.selectSignal(gardenFeature.selectPlantings);
+  readonly #plantingRecords = this.#store.selectSignal(gardenFeature.selectPlantings);
   readonly cases = this.#store.selectSignal(gardenFeature.selectCases);
   readonly decisions = this.#store.selectSignal(gardenFeature.selectDecisions);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
@@ -31,6 +35,12 @@ export class Garden {
 
   readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
   readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));
+  /** as they stand today */
+  readonly plantings = computed<readonly Planting[]>(() => this.#plantingRecords().map((one) => plantingNow(one, this.today())));
+  /** applications, once for each planting that they went to */
+  readonly applied = computed<readonly Applied[]>(() => appliedTo(this.applications()));
+  /** month and day on which its season begins */
+  readonly seasonStart = computed(() => this.summary().seasonStart ?? usualSeasonStart(this.summary().latitude));
   readonly canWrite = computed(() => ['owner', 'member'].includes(this.#maybe()?.role ?? ''));
   readonly canComment = computed(() => this.#maybe()?.role !== 'viewer');
   readonly isOwner = computed(() => this.#maybe()?.role === 'owner');
@@ -42,15 +52,24 @@ export class Garden {
 
   place = (id: string): Place | undefined => this.places().find((one) => one.id === id);
   planting = (id: string): Planting | undefined => this.plantings().find((one) => one.id === id);
+  /** as it is kept: what a change is made from */
+  plantingRecord = (id: string): PlantingRecord | undefined => this.#plantingRecords().find((one) => one.id === id);
   case = (id: string): Case | undefined => this.cases().find((one) => one.id === id);
   assessmentsOf = (caseId: string): Assessment[] =>
     this.assessments()
       .filter((look) => look.caseId === caseId)
       .sort((a, b) => a.assessedOn.localeCompare(b.assessedOn));
-  applicationsOn = (plantingId: string): Application[] =>
-    this.applications()
+  applicationsOn = (plantingId: string): Applied[] =>
+    this.applied()
       .filter((one) => one.plantingId === plantingId)
       .sort((a, b) => a.appliedAt.localeCompare(b.appliedAt));
+  /** what was done on a planting, by its day on the garden's calendar */
+  appliedDays = (plantingId: string) =>
+    this.applicationsOn(plantingId).map(({ id, intervention, appliedAt }) => ({
+      id,
+      intervention,
+      appliedOn: dayAt(appliedAt, this.summary().timeZone),
+    }));
   decisionsOf = (caseId: string): Decision[] =>
     this.decisions()
       .filter((one) => one.caseId === caseId)

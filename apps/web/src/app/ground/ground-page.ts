@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import type { Planting } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { StatusMark } from '../recovery/status-mark';

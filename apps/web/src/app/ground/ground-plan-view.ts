@@ -3,11 +3,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatSliderModule } from '@angular/material/slider';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Router, RouterLink } from '@angular/router';
-import type { Place, Planting, Shape, Written } from '@field-nurse/contract';
+import type { Place, Shape, Written } from '@field-nurse/contract';
 import { planArea } from '@field-nurse/core/ground';
 import { addDays, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
+import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { healthMarks } from '../recovery/status-mark';
@@ -231,7 +232,7 @@ export class PlanView {
     const marks = marksOn(this.day(), planting.id, {
       cases: this.garden.cases(),
       assessments: this.garden.assessments(),
-      applications: this.garden.applications(),
+      applications: this.garden.applied(),
     });
     const name = this.library.hostName(planting.host);
     const due = shown.has('looks') && this.isToday() && this.#dueNow().has(planting.id);

@@ -1,6 +1,6 @@
 import { planArea } from '@field-nurse/core/ground';
 import type { Condition, Host } from '@field-nurse/library';
-import { application, look, place, planting, sickness } from '../testing/test-garden';
+import { applied, assessment, place, planting, sickness } from '../testing/test-garden';
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
 import { asKind, dragged, handles, pulled, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
@@ -43,7 +43,7 @@ describe('editing', () => {
 });
 
 describe('the plan as it was', () => {
-  const records = { cases: [sickness], assessments: [look], applications: [application] };
+  const records = { cases: [sickness], assessments: [assessment], applications: [applied] };
 
   test('a case shows from its opening to its closing, with what was known by then', () => {
     expect(marksOn('2026-06-20', 'leeks', records)).toEqual({ cases: [], health: 'well', keepOut: false });

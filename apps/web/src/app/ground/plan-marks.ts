@@ -1,5 +1,6 @@
-import type { Application, Case, Assessment, Trap } from '@field-nurse/contract';
+import type { Case, Assessment, Trap } from '@field-nurse/contract';
 import type { RecoveryStatus } from '@field-nurse/core/recovery';
+import type { Applied } from '../gardens/applied';
 import { statusOf } from '../recovery/case-assessments';
 
 /** What the plan shows on a planting on one day. */
@@ -21,7 +22,7 @@ export function marksOn(
     cases,
     assessments,
     applications,
-  }: { readonly cases: readonly Case[]; readonly assessments: readonly Assessment[]; readonly applications: readonly Application[] },
+  }: { readonly cases: readonly Case[]; readonly assessments: readonly Assessment[]; readonly applications: readonly Applied[] },
 ): PlantingMarks {
   const open = cases.filter((one) => one.plantingId === plantingId && one.openedOn <= day && (!one.closedOn || one.closedOn > day));
   const healths = open.map(({ id }): PlantingMarks['health'] => {

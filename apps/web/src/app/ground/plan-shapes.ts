@@ -1,6 +1,7 @@
-import type { Place, Planting } from '@field-nurse/contract';
+import type { Place } from '@field-nurse/contract';
 import { centreOf, layOutIn, layOutUndrawn } from '@field-nurse/core/ground';
 import type { PlanShape, Point } from '@field-nurse/core/ground';
+import type { Planting } from '../gardens/plantings-now';
 
 // A place that says neither its shape nor its area is drawn as this much.
 const usualAreaM2 = 6;

@@ -10,13 +10,16 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import type { Planting, Written } from '@field-nurse/contract';
+import type { PlantingEvent, Written } from '@field-nurse/contract';
+import type { Planting } from '../gardens/plantings-now';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { hostByName, matchingHosts } from '../library/host-names';
 import { Library } from '../library/library';
 import { Submission } from '../shared/submission';
+import { DayField } from '../shared/day-field';
 import { settingWords } from '../shared/words';
+import { lastingOn, withLasting } from './planting-events';
 
 const wholeFrom1To = (most: number) => [Validators.required, Validators.min(1), Validators.max(most), Validators.pattern(/^\d+$/)];
 
@@ -26,6 +29,7 @@ const wholeFrom1To = (most: number) => [Validators.required, Validators.min(1), 
   imports: [
     ReactiveFormsModule,
     RouterLink,
+    DayField,
     MatAutocompleteModule,
     MatButtonModule,
     MatCheckboxModule,
@@ -62,9 +66,14 @@ export class PlantingEditPage implements OnInit {
     rows: new FormControl(1, { nonNullable: true, validators: wholeFrom1To(1000) }),
     plantedOn: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
     setting: new FormControl<Planting['setting']>('outdoor', { nonNullable: true }),
+    moved: new FormControl(true, { nonNullable: true }),
+    movedOn: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
     inFlower: new FormControl(false, { nonNullable: true }),
+    flowersFrom: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
+    flowersUntil: new FormControl<string | null>(null),
     eaten: new FormControl(true, { nonNullable: true }),
-    nextHarvestOn: new FormControl<string | null>(null),
+    harvestFrom: new FormControl<string | null>(null),
+    harvestUntil: new FormControl<string | null>(null),
     arrival: new FormGroup({
       held: new FormControl(false, { nonNullable: true }),
       from: new FormControl(this.garden.today(), { nonNullable: true, validators: [Validators.required] }),
@@ -78,6 +87,12 @@ export class PlantingEditPage implements OnInit {
   readonly #typed = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
   protected readonly hosts = computed(() => matchingHosts(this.#library.index()?.hosts ?? [], this.#typed()));
 
+  readonly #place = toSignal(this.form.controls.placeId.valueChanges, { initialValue: '' });
+  /** another place is chosen for a planting that stood elsewhere */
+  protected readonly isElsewhere = computed(
+    () => this.known() !== undefined && this.#place() !== '' && this.#place() !== this.known()?.placeId,
+  );
+
   async ngOnInit(): Promise<void> {
     const index = await this.#library.load().catch(() => undefined);
     const known = this.known();
@@ -85,6 +100,7 @@ export class PlantingEditPage implements OnInit {
       this.form.patchValue({
         ...known,
         host: index?.hosts.find(({ id }) => id === known.host)?.name ?? known.host,
+        ...this.#shownSeason(known),
         arrival: known.quarantine ? { held: true, ...known.quarantine } : {},
       });
     else this.#takeSettingOf(this.garden.places()[0]?.id);
@@ -100,16 +116,15 @@ export class PlantingEditPage implements OnInit {
   }
 
   protected async save(): Promise<void> {
-    await this.submission.send(() =>
-      this.#write({ ...this.#value(), endedOn: this.known()?.endedOn ?? null }, this.known() ? 'Planting changed.' : 'Planting added.'),
-    );
+    await this.submission.send(() => this.#write(this.#value(), this.known() ? 'Planting changed.' : 'Planting added.'));
   }
 
   protected async end(): Promise<void> {
-    const known = this.known();
-    if (!known) return;
-    const { id: _, version: __, ...value } = known;
-    await this.submission.run(() => this.#write({ ...value, endedOn: this.garden.today() }, 'Planting ended.'));
+    const record = this.garden.plantingRecord(this.planting() ?? '');
+    if (!record) return;
+    const { id: _, version: __, ...value } = record;
+    const ended = { kind: 'ended' as const, on: this.garden.today() };
+    await this.submission.run(() => this.#write({ ...value, events: [...value.events, ended] }, 'Planting ended.'));
   }
 
   #takeSettingOf(placeId: string | undefined): void {
@@ -117,15 +132,38 @@ export class PlantingEditPage implements OnInit {
     if (place) this.form.patchValue({ placeId: place.id, setting: place.setting });
   }
 
-  #value(): Omit<Written<'plantings'>, 'endedOn'> {
-    const { host, nextHarvestOn, plants, rows, arrival, ...rest } = this.form.getRawValue();
-    const known = this.known();
+  #shownSeason({ events, inFlower }: Planting) {
+    const today = this.garden.today();
+    const flowering = inFlower ? lastingOn(events, 'flowering', today) : null;
+    const harvest = lastingOn(events, 'harvest', today);
     return {
-      ...rest,
+      ...(flowering && { flowersFrom: flowering.from, flowersUntil: flowering.until }),
+      harvestFrom: harvest?.from ?? null,
+      harvestUntil: harvest?.until ?? null,
+    };
+  }
+
+  #value(): Written<'plantings'> {
+    const typed = this.form.getRawValue();
+    const { host, plants, rows, arrival, cultivar, plantedOn, eaten, note, placeId, setting } = typed;
+    const record = this.garden.plantingRecord(this.planting() ?? '');
+    const known = this.known();
+    const moves = this.isElsewhere() && typed.moved;
+    // Where it was never moved, its place and setting are what is corrected.
+    const corrected = moves || !known || record?.events.some(({ kind }) => kind === 'moved') ? undefined : { placeId, setting };
+    return {
+      cultivar,
+      plantedOn,
+      eaten,
+      note,
+      placeId: corrected?.placeId ?? record?.placeId ?? placeId,
+      setting: corrected?.setting ?? record?.setting ?? setting,
+      events: this.#events(record?.events ?? [], moves),
+      host: hostByName(this.#library.index()!.hosts, host)!.id,
       plants: Number(plants),
       rows: Math.min(Number(rows), Number(plants)),
       // In another place it lies elsewhere.
-      shape: known?.placeId === rest.placeId ? known.shape : null,
+      shape: known?.placeId === placeId ? known.shape : null,
       quarantine: arrival.held
         ? {
             from: arrival.from,
@@ -134,9 +172,19 @@ export class PlantingEditPage implements OnInit {
             releasedOn: known?.quarantine?.from === arrival.from ? known.quarantine.releasedOn : null,
           }
         : null,
-      host: hostByName(this.#library.index()!.hosts, host)!.id,
-      nextHarvestOn: nextHarvestOn || null,
     };
+  }
+
+  #events(before: readonly PlantingEvent[], moves: boolean): PlantingEvent[] {
+    const { placeId, setting, movedOn, inFlower, flowersFrom, flowersUntil, eaten, harvestFrom, harvestUntil } = this.form.getRawValue();
+    const today = this.garden.today();
+    const lastMove = before.findLast(({ kind }) => kind === 'moved');
+    const moved: PlantingEvent[] = moves
+      ? [...before, { kind: 'moved', on: movedOn, placeId, setting }]
+      : before.map((event) => (event === lastMove ? { ...event, placeId, setting } : event));
+    const flowering = inFlower ? { from: flowersFrom, until: flowersUntil } : null;
+    const harvest = eaten && harvestFrom ? { from: harvestFrom, until: harvestUntil } : null;
+    return withLasting(withLasting(moved, 'flowering', flowering, today), 'harvest', harvest, today);
   }
 
   async #write(value: Written<'plantings'>, said: string): Promise<void> {

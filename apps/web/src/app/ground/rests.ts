@@ -1,6 +1,7 @@
-import type { Case, Planting } from '@field-nurse/contract';
+import type { Case } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
 import type { Condition, Host } from '@field-nurse/library';
+import type { Planting } from '../gardens/plantings-now';
 
 /** A place that stays closed to a plant family because of what lasts in its soil. */
 export interface BedRest {

@@ -10,7 +10,9 @@ export interface EyeBias {
 }
 
 /** The eye's bias over the leaves of which both values are known; none before the first. */
-export function eyeBias(leafMeasurements: readonly Pick<LeafMeasurement, 'eyedPercent' | 'eatenPercent' | 'discolouredPercent'>[]): EyeBias | null {
+export function eyeBias(
+  leafMeasurements: readonly Pick<LeafMeasurement, 'eyedPercent' | 'eatenPercent' | 'discolouredPercent'>[],
+): EyeBias | null {
   const gaps = leafMeasurements.flatMap((one) => (one.eyedPercent === null ? [] : [one.eyedPercent - damageOf(one)]));
   if (gaps.length === 0) return null;
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;

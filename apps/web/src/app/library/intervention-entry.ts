@@ -80,7 +80,9 @@ export class InterventionEntry {
   protected readonly limits = computed(() => {
     const one = this.one();
     const hosts = one.harmsHosts.map(({ host, why }) => `${this.#library.hostName(host)}: ${why}`);
-    const apart = one.apartFrom.map(({ intervention, days, why }) => `${days} days apart from ${this.#library.interventionName(intervention)}: ${why}`);
+    const apart = one.apartFrom.map(
+      ({ intervention, days, why }) => `${days} days apart from ${this.#library.interventionName(intervention)}: ${why}`,
+    );
     return [
       one.settings.length < 4 && `For ${one.settings.map((setting) => settingWords[setting]?.toLowerCase()).join(', ')}`,
       one.temperatureC && `Between ${one.temperatureC.min} and ${one.temperatureC.max} °C`,

@@ -63,7 +63,12 @@ test('a treatment keeps what is known of it; a new one is folk practice at any s
   expect(withTreatment(rust, 'sulphur', 'much').treat).toEqual([
     { intervention: 'sulphur', stages: ['spore'], efficacy: [50, 75], evidence: 'moderate', note: 'early' },
   ]);
-  expect(withTreatment(rust, 'soap', 'some').treat[1]).toEqual({ intervention: 'soap', stages: ['any'], efficacy: [25, 50], evidence: 'folk' });
+  expect(withTreatment(rust, 'soap', 'some').treat[1]).toEqual({
+    intervention: 'soap',
+    stages: ['any'],
+    efficacy: [25, 50],
+    evidence: 'folk',
+  });
   expect(withTreatment(rust, 'sulphur', null).treat).toEqual([]);
 });
 

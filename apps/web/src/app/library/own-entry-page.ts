@@ -154,7 +154,11 @@ export class OwnEntryPage {
     (this.condition()?.checks ?? []).map((id) => ({ id, name: this.library.checks().get(id)?.name ?? id })),
   );
   protected readonly treatmentRows = computed(() =>
-    (this.condition()?.treat ?? []).map(({ intervention, efficacy }) => ({ id: intervention, name: this.library.interventionName(intervention), weight: helpOf(efficacy) })),
+    (this.condition()?.treat ?? []).map(({ intervention, efficacy }) => ({
+      id: intervention,
+      name: this.library.interventionName(intervention),
+      weight: helpOf(efficacy),
+    })),
   );
 
   protected readonly typedModel = signal('');

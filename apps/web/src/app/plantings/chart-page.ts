@@ -109,7 +109,7 @@ export class ChartPage {
     plantings: this.garden.plantings(),
     cases: this.garden.cases(),
     assessments: this.garden.assessments(),
-    applications: this.garden.applications(),
+    applications: this.garden.applied(),
     stops: this.garden.stops(),
   }));
   protected readonly years = computed(() => {

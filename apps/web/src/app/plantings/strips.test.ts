@@ -1,15 +1,15 @@
 import type { Stop } from '@field-nurse/contract';
-import { application, contents, look, planting, sickness, today } from '../testing/test-garden';
+import { applied, assessment, gardenNow, planting, sickness, today } from '../testing/test-garden';
 import { dayScale, monthStarts, monthWord } from './day-scale';
 import { seasonSpan, stripsWithin } from './strips';
 
 const zone = 'Europe/London';
 const span = { from: '2026-05-01', to: '2026-07-31' };
-const strips = (change: object = {}) => stripsWithin(span, { ...contents, ...change }, today, zone);
+const strips = (change: object = {}) => stripsWithin(span, { ...gardenNow, ...change }, today, zone);
 
 test('the season is whole months, from the first thing noted to the last that is set', () => {
-  expect(seasonSpan('2026', contents, today, zone)).toEqual(span);
-  const autumn = { ...contents, plantings: [{ ...planting, nextHarvestOn: '2026-11-20' }] };
+  expect(seasonSpan('2026', gardenNow, today, zone)).toEqual(span);
+  const autumn = { ...gardenNow, plantings: [{ ...planting, nextHarvestOn: '2026-11-20' }] };
   expect(seasonSpan('2026', autumn, today, zone).to).toBe('2026-11-30');
 });
 
@@ -19,12 +19,17 @@ test('a year without anything still has a season to show', () => {
 });
 
 test('February ends where it ends', () => {
-  const winter = { ...contents, plantings: [{ ...planting, plantedOn: '2028-02-03', nextHarvestOn: null }], assessments: [], applications: [] };
+  const winter = {
+    ...gardenNow,
+    plantings: [{ ...planting, plantedOn: '2028-02-03', nextHarvestOn: null }],
+    assessments: [],
+    applications: [],
+  };
   expect(seasonSpan('2028', winter, '2028-02-10', zone)).toEqual({ from: '2028-02-01', to: '2028-02-29' });
 });
 
 test('a strip holds growth, assessments, treatments, waits and harvest', () => {
-  const wait = { ...application, harvestSafeOn: '2026-07-05' };
+  const wait = { ...applied, notPickedBefore: '2026-07-05' };
   expect(strips({ applications: [wait] })).toEqual([
     {
       planting,
@@ -44,7 +49,7 @@ test('what lies outside of the span is left out or cut off', () => {
   expect(strips({ plantings: [{ ...planting, endedOn: '2026-04-30' }] })).toEqual([]);
   const [old] = strips({
     plantings: [{ ...planting, plantedOn: '2019-02-10', nextHarvestOn: '2026-09-01' }],
-    assessments: [{ ...look, assessedOn: '2025-07-01' }],
+    assessments: [{ ...assessment, assessedOn: '2025-07-01' }],
   });
   expect(old).toMatchObject({ grows: { from: '2026-05-01', to: today }, cases: [] });
   expect(old!.harvest).toBeUndefined();

@@ -1,5 +1,7 @@
-import type { Application, Case, Assessment, Planting, Stop } from '@field-nurse/contract';
+import type { Case, Assessment, Stop } from '@field-nurse/contract';
 import { addDays, dayAt } from '@field-nurse/core/timing';
+import type { Applied } from '../gardens/applied';
+import type { Planting } from '../gardens/plantings-now';
 
 /** All of one planting that its strip shows; every day is within the span of the chart. */
 export interface Strip {
@@ -26,7 +28,7 @@ export interface GardenRecords {
   readonly plantings: readonly Planting[];
   readonly cases: readonly Case[];
   readonly assessments: readonly Assessment[];
-  readonly applications: readonly Application[];
+  readonly applications: readonly Applied[];
   readonly stops: readonly Stop[];
 }
 
@@ -72,9 +74,9 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
         treatments: applications
           .map(({ appliedAt, intervention }) => ({ day: dayAt(appliedAt, timeZone), intervention }))
           .filter(({ day }) => within(day)),
-        unsafe: applications.flatMap(({ appliedAt, harvestSafeOn }) => {
+        unsafe: applications.flatMap(({ appliedAt, notPickedBefore }) => {
           const from = dayAt(appliedAt, timeZone);
-          return harvestSafeOn && harvestSafeOn > from ? (clip({ from, to: harvestSafeOn }, span) ?? []) : [];
+          return notPickedBefore && notPickedBefore > from ? (clip({ from, to: notPickedBefore }, span) ?? []) : [];
         }),
         harvest: planting.nextHarvestOn && within(planting.nextHarvestOn) ? planting.nextHarvestOn : undefined,
       };

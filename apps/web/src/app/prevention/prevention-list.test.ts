@@ -38,7 +38,8 @@ test('half a year later in the south', () => {
 });
 
 test('answered, it waits for its interval; what wants work is asked for again in three days', () => {
-  const dueOn = (preventionTask: PreventionTask) => ask({ preventionTasks: [preventionTask] })[0]!.tasks.find(({ task }) => task === preventionTask.task)!.dueOn;
+  const dueOn = (preventionTask: PreventionTask) =>
+    ask({ preventionTasks: [preventionTask] })[0]!.tasks.find(({ task }) => task === preventionTask.task)!.dueOn;
   expect(dueOn(done('debris', '2026-07-18'))).toBe('2026-08-01');
   expect(dueOn(done('debris', '2026-07-18', 'wants-work'))).toBe('2026-07-21');
 });

@@ -9,6 +9,7 @@ import { addDays } from '@field-nurse/core/timing';
 import type { Host, Sign } from '@field-nurse/library';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
+import { DayField } from '../shared/day-field';
 import { fromToday } from '../shared/days';
 import { growthWords } from '../shared/words';
 
@@ -17,7 +18,7 @@ export type LookValue = Omit<Written<'assessments'>, 'caseId' | 'plantingId'>;
 /** One recovery look: how much of the plant is marked, how many are counted, how the new growth is, and when to look again. */
 @Component({
   selector: 'fn-assessment-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSliderModule, Drawing],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSliderModule, Drawing, DayField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './look-form.scss',
   template: `
@@ -45,11 +46,13 @@ export type LookValue = Omit<Written<'assessments'>, 'caseId' | 'plantingId'>;
           <input matInput #counted type="number" min="0" step="1" [value]="count()" (input)="count.set(counted.value)" />
           <mat-hint>{{ countFault() }}</mat-hint>
         </mat-form-field>
-        <mat-form-field>
-          <mat-label>Looked on</mat-label>
-          <input matInput #on type="date" [value]="assessedOn()" [max]="garden.today()" (change)="assessedOn.set(on.value)" />
-          <mat-hint>{{ dayFault() }}</mat-hint>
-        </mat-form-field>
+        <fn-day-field
+          label="Looked on"
+          [required]="true"
+          [value]="assessedOn() || null"
+          [max]="garden.today()"
+          (valueChange)="assessedOn.set($event ?? '')"
+        />
       </div>
       <p class="growth" id="growth">New growth</p>
       <mat-radio-group aria-labelledby="growth" [value]="newGrowth()" (change)="newGrowth.set($event.value)">
@@ -58,11 +61,13 @@ export type LookValue = Omit<Written<'assessments'>, 'caseId' | 'plantingId'>;
         }
       </mat-radio-group>
       <div class="fields">
-        <mat-form-field>
-          <mat-label>Look again on</mat-label>
-          <input matInput #again type="date" [value]="nextAssessmentOn()" [min]="assessedOn()" (change)="nextAssessmentOn.set(again.value)" />
-          <mat-hint>{{ nextAssessmentOn() ? proposal() : 'no look planned' }}</mat-hint>
-        </mat-form-field>
+        <fn-day-field
+          label="Look again on"
+          [value]="nextAssessmentOn() || null"
+          [min]="assessedOn()"
+          [hint]="nextAssessmentOn() ? proposal() : 'no look planned'"
+          (valueChange)="nextAssessmentOn.set($event ?? '')"
+        />
         <mat-form-field>
           <mat-label>Note</mat-label>
           <input matInput #noted maxlength="4000" [value]="note()" (input)="note.set(noted.value)" autocomplete="off" />
@@ -107,10 +112,7 @@ export class AssessmentForm {
     const count = this.#counted();
     return count === null || (Number.isInteger(count) && count >= 0 && count <= 1_000_000) ? '' : 'A whole number from 0, or empty.';
   });
-  protected readonly dayFault = computed(() =>
-    !this.assessedOn() ? 'Give a day.' : this.assessedOn() > this.garden.today() ? 'Today or before.' : '',
-  );
-  protected readonly faulty = computed(() => this.countFault() !== '' || this.dayFault() !== '');
+  protected readonly faulty = computed(() => this.countFault() !== '' || !this.assessedOn());
 
   #state(): Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'> {
     return { severity: this.severity(), count: this.#counted(), newGrowth: this.newGrowth(), assessedOn: this.assessedOn() };

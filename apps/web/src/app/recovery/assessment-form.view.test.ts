@@ -1,26 +1,28 @@
 import { show } from '../testing/show';
-import { look } from '../testing/test-garden';
+import { assessment } from '../testing/test-garden';
 import { AssessmentForm } from './assessment-form';
 
 const inputs = { nextIn: ({ severity }: { severity: number }) => (severity > 20 ? 3 : 7) };
 
-test('a new look begins from the one before, today, with the next one proposed', async () => {
+test('a new assessment begins from the one before, today, with the next one proposed', async () => {
   const { page, text, told, press } = await show(AssessmentForm, { ...inputs, before: 30 });
   const saved = told('saved');
   expect(text()).toContain('Severity: 30 % of the plant');
   expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('2026-07-21');
   expect(text()).toContain('in 3 days');
   await press('Log this look');
-  expect(saved).toEqual([{ severity: 30, count: null, newGrowth: 'unknown', assessedOn: '2026-07-18', nextAssessmentOn: '2026-07-21', note: '' }]);
+  expect(saved).toEqual([
+    { severity: 30, count: null, newGrowth: 'unknown', assessedOn: '2026-07-18', nextAssessmentOn: '2026-07-21', note: '' },
+  ]);
 });
 
-test('the proposal moves with the day of the look, and may be left out', async () => {
+test('the proposal moves with the day of the assessment, and may be left out', async () => {
   const { page, type, told, press, text } = await show(AssessmentForm, inputs);
   const saved = told('saved');
   await type('Looked on', '2026-07-16');
   expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('2026-07-23');
   await type('Look again on', '');
-  expect(text()).toContain('no look planned');
+  expect(text()).toContain('no assessment planned');
   await press('Log this look');
   expect(saved).toMatchObject([{ assessedOn: '2026-07-16', nextAssessmentOn: null }]);
 });
@@ -40,12 +42,14 @@ test.each([
 });
 
 test('a look is corrected as it was, or left', async () => {
-  const { told, press, type, text } = await show(AssessmentForm, { ...inputs, look: { ...look, count: 12, note: 'leaf curl' } });
+  const { told, press, type, text } = await show(AssessmentForm, { ...inputs, look: { ...assessment, count: 12, note: 'leaf curl' } });
   const [saved, left] = [told('saved'), told('left')];
   expect(text()).toContain('Severity: 10 % of the plant');
   await type('Note', ' better ');
   await press('Save the look');
   await press('Leave it');
-  expect(saved).toEqual([{ severity: 10, count: 12, newGrowth: 'marked', assessedOn: '2026-07-03', nextAssessmentOn: null, note: 'better' }]);
+  expect(saved).toEqual([
+    { severity: 10, count: 12, newGrowth: 'marked', assessedOn: '2026-07-03', nextAssessmentOn: null, note: 'better' },
+  ]);
   expect(left).toHaveLength(1);
 });

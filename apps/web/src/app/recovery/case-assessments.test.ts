@@ -1,20 +1,20 @@
-import { decision, look } from '../testing/test-garden';
+import { decision, assessment } from '../testing/test-garden';
 import { nextAssessmentOn, statusOf } from './case-assessments';
 
-test('no look and no decision: nothing is due', () => {
+test('no assessment and no decision: nothing is due', () => {
   expect(nextAssessmentOn([], [])).toBeUndefined();
 });
 
-test('the newest of look and decision says when; a decision of the same day wins', () => {
+test('the newest of assessment and decision says when; a decision of the same day wins', () => {
   expect(nextAssessmentOn([], [decision])).toBe('2026-07-11');
-  expect(nextAssessmentOn([{ ...look, nextAssessmentOn: '2026-07-09' }], [decision])).toBe('2026-07-09');
-  expect(nextAssessmentOn([{ ...look, assessedOn: '2026-07-01', nextAssessmentOn: '2026-07-09' }], [decision])).toBe('2026-07-11');
-  expect(nextAssessmentOn([look], [decision])).toBeUndefined();
+  expect(nextAssessmentOn([{ ...assessment, nextAssessmentOn: '2026-07-09' }], [decision])).toBe('2026-07-09');
+  expect(nextAssessmentOn([{ ...assessment, assessedOn: '2026-07-01', nextAssessmentOn: '2026-07-09' }], [decision])).toBe('2026-07-11');
+  expect(nextAssessmentOn([assessment], [decision])).toBeUndefined();
 });
 
 test('the status is that of the series, by days and not by places in the list', () => {
   expect(statusOf([])).toBeUndefined();
-  expect(statusOf([look])).toBe('first-look');
-  expect(statusOf([look, { ...look, assessedOn: '2026-07-10', severity: 30 }])).toBe('relapsing');
-  expect(statusOf([look, { ...look, assessedOn: '2026-07-10', severity: 3 }])).toBe('recovering');
+  expect(statusOf([assessment])).toBe('first-look');
+  expect(statusOf([assessment, { ...assessment, assessedOn: '2026-07-10', severity: 30 }])).toBe('relapsing');
+  expect(statusOf([assessment, { ...assessment, assessedOn: '2026-07-10', severity: 3 }])).toBe('recovering');
 });

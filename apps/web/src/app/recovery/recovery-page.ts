@@ -58,7 +58,7 @@ export class RecoveryPage {
   });
   protected readonly assessments = computed(() => this.garden.assessmentsOf(this.case()));
   protected readonly decision = computed(() => this.garden.decisionsOf(this.case()).at(-1));
-  protected readonly applications = computed(() => this.garden.applications().filter(({ caseId }) => caseId === this.case()));
+  protected readonly applications = computed(() => this.garden.applied().filter(({ caseId }) => caseId === this.case()));
   protected readonly next = computed(() => nextAssessmentOn(this.assessments(), this.garden.decisionsOf(this.case())));
   protected readonly canWrite = computed(() => this.garden.canWrite());
   protected readonly hopeful = computed(

@@ -61,5 +61,7 @@ export class StatusMark {
   readonly case = input.required<string>();
   protected readonly status = computed(() => statusOf(this.#garden.assessmentsOf(this.case())) ?? 'first-look');
   protected readonly path = computed(() => healthMarks[this.status()]);
-  protected readonly word = computed(() => (this.#garden.assessmentsOf(this.case()).length === 0 ? 'No look yet' : statusWords[this.status()]));
+  protected readonly word = computed(() =>
+    this.#garden.assessmentsOf(this.case()).length === 0 ? 'No look yet' : statusWords[this.status()],
+  );
 }

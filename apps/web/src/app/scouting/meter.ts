@@ -2,10 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
-import type { Planting, Stop } from '@field-nurse/contract';
+import type { Stop } from '@field-nurse/contract';
 import { readMeter, walkPicks } from '@field-nurse/core/sampling';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { Garden } from '../gardens/garden';
+import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
 import { Stepper } from '../shared/stepper';
 import { levelsNow, levelWords } from './levels';

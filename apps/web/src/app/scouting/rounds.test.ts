@@ -1,5 +1,5 @@
 import type { Stop } from '@field-nurse/contract';
-import { contents, planting, sickness, today } from '../testing/test-garden';
+import { gardenNow, planting, sickness, today } from '../testing/test-garden';
 import { middleOf, planShapes } from '../ground/plan-shapes';
 import { isPicture } from './shrink-photo';
 import { levelsNow, levelWords } from './levels';
@@ -14,7 +14,7 @@ const stop: Stop = {
   ...stopOf(emptyDraft(undefined), { roundId: 'r', plantingId: 'leeks', lookedAt: '2026-07-14T07:00:00.000Z', caseId: null }),
   clockMended: false,
 };
-const records: RoundRecords = { ...contents, stops: [], today, timeZone: 'Europe/London' };
+const records: RoundRecords = { ...gardenNow, stops: [], today, timeZone: 'Europe/London' };
 const knowledge: RoundKnowledge = {
   riskOf: () => ({ risk: 0.3, feared: 'Leek moth' }),
   catching: (condition) => condition === 'leek-rust',
@@ -131,15 +131,15 @@ test('pictures are told by their first bytes', () => {
 
 describe('where everything lies', () => {
   test('what was not drawn is laid out; what had ended by then is not there', () => {
-    const shapes = planShapes(contents.places, contents.plantings, today);
+    const shapes = planShapes(gardenNow.places, gardenNow.plantings, today);
     expect(shapes.places.get('bed')).toMatchObject({ kind: 'rectangle' });
     expect(middleOf(shapes, 'leeks')).not.toBeNull();
-    expect(middleOf(planShapes(contents.places, contents.plantings, '2026-04-01'), 'leeks')).toBeNull();
-    expect(planShapes([{ ...contents.places[0]!, endedOn: '2026-06-01' }], [], today).places.size).toBe(0);
+    expect(middleOf(planShapes(gardenNow.places, gardenNow.plantings, '2026-04-01'), 'leeks')).toBeNull();
+    expect(planShapes([{ ...gardenNow.places[0]!, endedOn: '2026-06-01' }], [], today).places.size).toBe(0);
   });
 
   test('what was drawn lies where it was drawn', () => {
     const shape = { kind: 'circle' as const, x: 3, y: 4, radius: 1 };
-    expect(middleOf(planShapes(contents.places, [{ ...planting, shape }], today), 'leeks')).toEqual({ x: 3, y: 4 });
+    expect(middleOf(planShapes(gardenNow.places, [{ ...planting, shape }], today), 'leeks')).toEqual({ x: 3, y: 4 });
   });
 });

@@ -1,11 +1,12 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
-import type { Planting, ScoutingRound, Stop } from '@field-nurse/contract';
+import type { ScoutingRound, Stop } from '@field-nurse/contract';
 import type { LookPlan } from '@field-nurse/core/diagnosis';
 import { planScoutingRound } from '@field-nurse/core/ground';
 import type { RoundStop } from '@field-nurse/core/ground';
 import { Calc } from '../calc/calc';
 import type { LookPlace } from '../calc/calc.worker';
 import { Garden } from '../gardens/garden';
+import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { middleOf, planShapes } from '../ground/plan-shapes';
 import { Library } from '../library/library';

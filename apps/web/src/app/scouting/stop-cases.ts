@@ -51,7 +51,10 @@ export class StopCases {
     if (draft.rated) await this.#records.keep('assessments', crypto.randomUUID(), 0, this.#look(known, draft));
   }
 
-  #look({ id, plantingId }: Pick<Case, 'id' | 'plantingId'>, { severity, sample, measure, damage, note }: StopDraft): Written<'assessments'> {
+  #look(
+    { id, plantingId }: Pick<Case, 'id' | 'plantingId'>,
+    { severity, sample, measure, damage, note }: StopDraft,
+  ): Written<'assessments'> {
     const counted = measure === 'count-per-plant' || measure === 'count-per-leaf';
     return {
       caseId: id,

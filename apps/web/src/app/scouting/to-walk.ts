@@ -1,8 +1,9 @@
-import type { Case, Decision, Assessment, Planting, Stop } from '@field-nurse/contract';
+import type { Case, Decision, Assessment, Stop } from '@field-nurse/contract';
 import { quarantineState } from '@field-nurse/core/ground';
 import type { Point, QuarantineState, ToWalk } from '@field-nurse/core/ground';
 import { dayAt } from '@field-nurse/core/timing';
 import { workingConditions } from '../cases/case-diagnoses';
+import type { Planting } from '../gardens/plantings-now';
 import { nextAssessmentOn } from '../recovery/case-assessments';
 
 /** The records of a garden that a round is planned from. */

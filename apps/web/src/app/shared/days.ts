@@ -9,6 +9,9 @@ export function dayWord(day: string, today?: string): string {
   return today && day.slice(0, 4) !== today.slice(0, 4) ? `${short} ${day.slice(0, 4)}` : short;
 }
 
+/** "07-01" as "1 Jul" */
+export const monthDayWord = (monthDay: string): string => dayWord(`2001-${monthDay}`);
+
 /** "Saturday 18 July 2026" */
 export const longDay = (day: string): string => longFormat.format(new Date(`${day}T00:00:00Z`));
 

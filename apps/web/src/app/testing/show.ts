@@ -12,7 +12,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { of } from 'rxjs';
 import { Api } from '../api/api';
+import { appliedTo } from '../gardens/applied';
 import { Garden } from '../gardens/garden';
+import { plantingNow } from '../gardens/plantings-now';
 import { contents, now, today } from './test-garden';
 
 const built = join(import.meta.dirname, '../../../../../packages/library/generated/index.json');
@@ -108,11 +110,15 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     now: () => now,
     today: () => today,
     case: find(all.cases),
-    planting: find(all.plantings),
+    planting: find(all.plantings.map((one) => plantingNow(one, today))),
+    plantingRecord: find(all.plantings),
     place: find(all.places),
     cases: signal(all.cases),
-    plantings: signal(all.plantings),
+    plantings: signal(all.plantings.map((one) => plantingNow(one, today))),
     applications: signal(all.applications),
+    applied: signal(appliedTo(all.applications)),
+    seasonStart: signal('01-01'),
+    appliedDays: () => [],
     clinicSamples: signal(all.clinicSamples),
     ownEntries: signal(all.ownEntries),
     comments: signal(all.comments),

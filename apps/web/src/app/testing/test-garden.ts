@@ -1,14 +1,16 @@
 import type {
   Application,
+  Assessment,
   Case,
   ClinicSample,
   Decision,
   GardenContents,
   GardenSummary,
-  Assessment,
   Place,
-  Planting,
+  Planting as PlantingRecord,
 } from '@field-nurse/contract';
+import { appliedTo } from '../gardens/applied';
+import { plantingNow } from '../gardens/plantings-now';
 
 // A garden of one sick planting, for tests to change. The day is 18 July 2026.
 
@@ -25,6 +27,7 @@ export const summary: GardenSummary = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  seasonStart: null,
   weatherStation: null,
   fixedNow: now,
 };
@@ -41,7 +44,7 @@ export const place: Place = {
   endedOn: null,
 };
 
-export const planting: Planting = {
+export const plantingRecord: PlantingRecord = {
   id: 'leeks',
   version: 1,
   placeId: 'bed',
@@ -53,12 +56,13 @@ export const planting: Planting = {
   quarantine: null,
   plantedOn: '2026-05-01',
   setting: 'outdoor',
-  inFlower: false,
   eaten: true,
-  nextHarvestOn: '2026-07-22',
+  events: [{ kind: 'harvest', on: '2026-07-22', until: null }],
   note: '',
-  endedOn: null,
 };
+
+/** as it stands today */
+export const planting = plantingNow(plantingRecord, today);
 
 export const sickness: Case = {
   id: 'rust',
@@ -86,32 +90,39 @@ export const decision: Decision = {
   verdict: 'fits',
   decidedOn: '2026-07-01',
   nextAssessmentOn: '2026-07-11',
+  weather: null,
+  reasons: [],
   note: '',
 };
 
 export const application: Application = {
   id: 'a',
   version: 1,
-  caseId: 'rust',
-  plantingId: 'leeks',
   intervention: 'sulphur',
   appliedAt: '2026-07-02T18:00:00.000Z',
-  plants: 20,
-  productAmount: 6,
-  productUnit: 'g',
+  targets: [{ plantingId: 'leeks', caseId: 'rust', plants: 20, areaM2: null, coveredPart: 'leaves', notPickedBefore: '2026-07-03' }],
+  productMl: null,
+  productG: 6,
+  productPieces: null,
   waterL: 2,
-  coveredPart: 'leaves',
+  kit: '',
   appliedBy: 'Wren',
   temperatureC: null,
   windKmh: null,
   sky: '',
   why: 'rust',
+  card: { name: 'Sulphur', source: 'typical', preHarvestDays: 1, reEntryHours: 24, repeatDays: [7, 14], seasonMax: 8 },
+  brokenLines: [],
   reEntryAt: '2026-07-03T18:00:00.000Z',
-  harvestSafeOn: '2026-07-03',
   repeatFrom: '2026-07-09',
+  measured: null,
+  personId: null,
 };
 
-export const look: Assessment = {
+/** as its planting had it */
+export const applied = appliedTo([application])[0]!;
+
+export const assessment: Assessment = {
   id: 'l',
   version: 1,
   caseId: 'rust',
@@ -127,11 +138,11 @@ export const look: Assessment = {
 export const contents: GardenContents = {
   garden: summary,
   places: [place],
-  plantings: [planting],
+  plantings: [plantingRecord],
   cases: [sickness],
   decisions: [decision],
   applications: [application],
-  assessments: [look],
+  assessments: [assessment],
   traps: [],
   catches: [],
   scoutingRounds: [],
@@ -143,6 +154,9 @@ export const contents: GardenContents = {
   comments: [],
   thresholds: [],
 };
+
+/** the garden as its pages read it today */
+export const gardenNow = { ...contents, plantings: [planting], applications: [applied] };
 
 export const sample: ClinicSample = {
   id: 's',

@@ -1,10 +1,10 @@
 import type { ClinicSample } from '@field-nurse/contract';
-import { application, contents, decision, look, now, planting, sample, sickness, today } from '../testing/test-garden';
+import { applied, assessment, decision, gardenNow, now, planting, sample, sickness, today } from '../testing/test-garden';
 import { sampleState } from '../clinic/sample-state';
 import type { GardenToday } from './agenda';
 import { agendaFor } from './agenda';
 
-const garden: GardenToday = { ...contents, samples: [], today, now };
+const garden: GardenToday = { ...gardenNow, samples: [], today, now };
 const agenda = (change: Partial<GardenToday>) => agendaFor({ ...garden, ...change });
 
 test('a quiet garden asks for nothing', () => {
@@ -13,24 +13,25 @@ test('a quiet garden asks for nothing', () => {
 });
 
 describe('assessments', () => {
-  test('are due by the newest look or decision, whichever came later', () => {
+  test('are due by the newest assessment or decision, whichever came later', () => {
     expect(agenda({ assessments: [] }).assessments).toEqual([{ case: 'rust', planting: 'leeks', on: '2026-07-11' }]);
-    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-19' }] }).assessments).toMatchObject([{ on: '2026-07-19' }]);
-    expect(agenda({ assessments: [look] }).assessments).toEqual([]);
-    expect(agenda({ assessments: [look], decisions: [{ ...decision, decidedOn: '2026-07-04', nextAssessmentOn: '2026-07-18' }] }).assessments).toMatchObject(
-      [{ on: '2026-07-18' }],
-    );
+    expect(agenda({ assessments: [{ ...assessment, nextAssessmentOn: '2026-07-19' }] }).assessments).toMatchObject([{ on: '2026-07-19' }]);
+    expect(agenda({ assessments: [assessment] }).assessments).toEqual([]);
+    expect(
+      agenda({ assessments: [assessment], decisions: [{ ...decision, decidedOn: '2026-07-04', nextAssessmentOn: '2026-07-18' }] })
+        .assessments,
+    ).toMatchObject([{ on: '2026-07-18' }]);
   });
 
   test('further than three days ahead are not shown yet, and closed cases want none', () => {
-    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-21' }] }).assessments).toHaveLength(1);
-    expect(agenda({ assessments: [{ ...look, nextAssessmentOn: '2026-07-22' }] }).assessments).toHaveLength(0);
+    expect(agenda({ assessments: [{ ...assessment, nextAssessmentOn: '2026-07-21' }] }).assessments).toHaveLength(1);
+    expect(agenda({ assessments: [{ ...assessment, nextAssessmentOn: '2026-07-22' }] }).assessments).toHaveLength(0);
     expect(agenda({ assessments: [], cases: [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }] }).assessments).toHaveLength(0);
   });
 });
 
 describe('waits', () => {
-  const shut = { ...application, reEntryAt: '2026-07-18T10:00:00.000Z', harvestSafeOn: '2026-07-20' };
+  const shut = { ...applied, reEntryAt: '2026-07-18T10:00:00.000Z', notPickedBefore: '2026-07-20' };
 
   test('keep out until the last of several applications allows', () => {
     const later = { ...shut, id: 'b', reEntryAt: '2026-07-19T08:00:00.000Z' };
@@ -40,13 +41,13 @@ describe('waits', () => {
 
   test('not to be picked before its day, unless it is not eaten', () => {
     expect(agenda({ applications: [shut] }).notToPick).toEqual([{ planting: 'leeks', from: '2026-07-20', harvest: '2026-07-22' }]);
-    expect(agenda({ applications: [{ ...shut, harvestSafeOn: today }] }).notToPick).toEqual([]);
+    expect(agenda({ applications: [{ ...shut, notPickedBefore: today }] }).notToPick).toEqual([]);
     expect(agenda({ applications: [shut], plantings: [{ ...planting, eaten: false }] }).notToPick).toEqual([]);
   });
 
   test('a harvest this week is safe when its wait is over by then', () => {
     expect(agenda({ applications: [shut] }).harvests).toEqual([{ planting: 'leeks', on: '2026-07-22', safe: true }]);
-    expect(agenda({ applications: [{ ...shut, harvestSafeOn: '2026-07-23' }] }).harvests).toMatchObject([{ safe: false }]);
+    expect(agenda({ applications: [{ ...shut, notPickedBefore: '2026-07-23' }] }).harvests).toMatchObject([{ safe: false }]);
     expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-26' }] }).harvests).toEqual([]);
     expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-17' }] }).harvests).toEqual([]);
   });
@@ -66,15 +67,15 @@ describe('what waits for the gardener', () => {
 
   test('a repeat, once its interval is over and it does not get better by itself', () => {
     expect(agenda({}).toRepeat).toEqual([{ case: 'rust', planting: 'leeks', intervention: 'sulphur', from: '2026-07-09' }]);
-    expect(agenda({ applications: [{ ...application, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
-    const better = { ...look, id: 'm', assessedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
-    expect(agenda({ assessments: [look, better] }).toRepeat).toEqual([]);
+    expect(agenda({ applications: [{ ...applied, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
+    const better = { ...assessment, id: 'm', assessedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
+    expect(agenda({ assessments: [assessment, better] }).toRepeat).toEqual([]);
   });
 });
 
 describe('samples for a plant clinic', () => {
   const written = { ...sample, clinic: null, registeredOn: '2026-07-01' };
-  const of = (change: Partial<ClinicSample>, cases = contents.cases) =>
+  const of = (change: Partial<ClinicSample>, cases = gardenNow.cases) =>
     agenda({ samples: [sampleState({ ...written, ...change }, undefined)], cases }).samples;
 
   test('want to be packed until they are sent', () => {

@@ -1,14 +1,16 @@
-import type { Application, Case, Decision, Assessment, Planting } from '@field-nurse/contract';
+import type { Case, Decision, Assessment } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
-import { keepOutUntil, safeToPickFrom } from '../plantings/intervals-now';
 import type { SampleState } from '../clinic/sample-state';
+import type { Applied } from '../gardens/applied';
+import type { Planting } from '../gardens/plantings-now';
+import { keepOutUntil, safeToPickFrom } from '../plantings/intervals-now';
 import { nextAssessmentOn, statusOf } from '../recovery/case-assessments';
 
 export interface GardenToday {
   readonly plantings: readonly Planting[];
   readonly cases: readonly Case[];
   readonly decisions: readonly Decision[];
-  readonly applications: readonly Application[];
+  readonly applications: readonly Applied[];
   readonly assessments: readonly Assessment[];
   readonly samples: readonly SampleState[];
   readonly today: string;

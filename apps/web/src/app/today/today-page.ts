@@ -39,7 +39,7 @@ export class TodayPage {
       plantings: this.garden.plantings(),
       cases: this.garden.cases(),
       decisions: this.garden.decisions(),
-      applications: this.garden.applications(),
+      applications: this.garden.applied(),
       assessments: this.garden.assessments(),
       samples: this.#clinic.states(),
       today: this.garden.today(),

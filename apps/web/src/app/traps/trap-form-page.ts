@@ -12,6 +12,7 @@ import type { Point } from '@field-nurse/core/ground';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
+import { DayField } from '../shared/day-field';
 import { Submission } from '../shared/submission';
 import { SpotPicker } from './spot-picker';
 import { trapCautions, trapKindWords } from './trap-words';
@@ -21,7 +22,7 @@ const caught = new Set(['insect', 'mollusc', 'vertebrate']);
 /** Set a trap, or change what is said of it. */
 @Component({
   selector: 'fn-trap-form-page',
-  imports: [ReactiveFormsModule, RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, SpotPicker],
+  imports: [ReactiveFormsModule, RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, SpotPicker, DayField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trap-form-page.html',
 })

@@ -7,6 +7,7 @@ import { RouterLink } from '@angular/router';
 import type { Catch, Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
 import { ApiError } from '../api/api-error';
+import { DayField } from '../shared/day-field';
 import { firstLetters } from '../shared/first-letters';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -41,6 +42,7 @@ interface Reading {
     SpotPicker,
     Stepper,
     TrapVerdict,
+    DayField,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './trap-page.scss',
@@ -99,7 +101,6 @@ export class TrapPage {
 
   protected async save(): Promise<void> {
     const { of, checkedOn, caught, emptied, note } = this.draft();
-    if (checkedOn > this.garden.today()) return this.fault.set('The day of the reading lies ahead. Choose today or a day before.');
     await this.#attempt(async () => {
       const value = { trapId: this.trap(), checkedOn, caught: [...caught], emptied, note: note.trim() };
       await this.#records.saveOrKeep(

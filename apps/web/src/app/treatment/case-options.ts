@@ -1,10 +1,12 @@
 import type { Signal } from '@angular/core';
 import { computed, inject, resource } from '@angular/core';
-import type { Case, OptionsAnswer, OptionsRequest, Planting } from '@field-nurse/contract';
+import type { Case, OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
+import { treatmentQuestion } from '@field-nurse/core/treatment';
+import type { Planting } from '../gardens/plantings-now';
+import { workingConditions } from '../cases/case-diagnoses';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
-import { situationOf } from './situation';
 import { TodaysWeather } from './todays-weather';
 
 /** The options of one case, judged for today. */
@@ -25,12 +27,13 @@ export function caseOptions(id: Signal<string>): CaseOptions {
     () => {
       const [sick, plant] = [one(), planting()];
       return sick && plant
-        ? situationOf({
+        ? treatmentQuestion({
+            on: garden.today(),
+            conditions: workingConditions(sick.diagnoses),
             case: sick,
             planting: plant,
-            garden: garden.summary(),
-            applications: garden.applicationsOn(plant.id),
-            today: garden.today(),
+            applied: garden.appliedDays(plant.id),
+            garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
             weather: weather.said(),
           })
         : undefined;

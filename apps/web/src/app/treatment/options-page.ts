@@ -15,6 +15,7 @@ import { caseOptions } from './case-options';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
 import { OptionCard } from './option-card';
+import { TodaysWeather } from './todays-weather';
 
 const usualLookDays = 7;
 
@@ -30,6 +31,7 @@ export class OptionsPage {
   readonly #records = inject(Records);
   readonly #library = inject(Library);
   readonly #router = inject(Router);
+  readonly #weather = inject(TodaysWeather);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
@@ -59,7 +61,10 @@ export class OptionsPage {
     const today = this.garden.today();
     const nextAssessmentOn = addDays(today, this.#lookDays());
     try {
-      const value = { caseId: this.case(), intervention: id, verdict, decidedOn: today, nextAssessmentOn, note: '' };
+      // The server judges by what it knows: what was just said of the case goes before.
+      await this.edits.write();
+      const weather = this.#weather.said();
+      const value = { caseId: this.case(), intervention: id, decidedOn: today, nextAssessmentOn, weather, note: '' };
       await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);

@@ -1,14 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
+import type { SaidWeather } from '@field-nurse/core/treatment';
 import { Garden } from '../gardens/garden';
-
-/** What the gardener says of the weather. */
-export interface SaidWeather {
-  readonly temperatureC: number | null;
-  readonly warmestC: number | null;
-  readonly windKmh: number | null;
-  readonly rainInHours: number | null;
-  readonly daysToFrost: number | null;
-}
 
 const nothing: SaidWeather = { temperatureC: null, warmestC: null, windKmh: null, rainInHours: null, daysToFrost: null };
 

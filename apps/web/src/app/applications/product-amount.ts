@@ -1,0 +1,38 @@
+import type { Application, Written } from '@field-nurse/contract';
+import type { UnitName } from '@field-nurse/core/units';
+import { convert, dimensionOf } from '@field-nurse/core/units';
+import { amountWord } from '../shared/units';
+
+/** Units in which a gardener may say how much product it was; `pieces` for sachets, mites and cards. */
+export const productUnits = ['ml', 'l', 'g', 'kg', 'tsp-us', 'tbsp-us', 'floz-us', 'oz', 'lb', 'pieces'] as const;
+export type ProductUnit = (typeof productUnits)[number];
+
+type Kept = Pick<Written<'applications'>, 'productMl' | 'productG' | 'productPieces'>;
+
+/** An amount as it is kept: by volume in ml, by mass in g, or by the piece. */
+export function keptProduct(amount: number | null, unit: ProductUnit | null): Kept {
+  const none: Kept = { productMl: null, productG: null, productPieces: null };
+  if (amount === null || unit === null) return none;
+  if (unit === 'pieces') return { ...none, productPieces: amount };
+  const isVolume = dimensionOf(unit) === 'volume';
+  const kept = Number(convert({ amount, unit }, isVolume ? 'ml' : 'g').amount.toPrecision(9));
+  return isVolume ? { ...none, productMl: kept } : { ...none, productG: kept };
+}
+
+/** The amount that was kept, for a form to change. */
+export function productOf({ productMl, productG, productPieces }: Kept): { amount: number | null; unit: ProductUnit | null } {
+  if (productMl !== null) return { amount: productMl, unit: 'ml' };
+  if (productG !== null) return { amount: productG, unit: 'g' };
+  return { amount: productPieces, unit: productPieces === null ? null : 'pieces' };
+}
+
+const inUs: Partial<Record<ProductUnit, UnitName>> = { ml: 'floz-us', g: 'oz' };
+
+/** "60 g", "2.1 oz", "6 pieces" */
+export function productWord(application: Pick<Application, keyof Kept>, system: 'metric' | 'us'): string {
+  const { amount, unit } = productOf(application);
+  if (amount === null || unit === null) return '';
+  if (unit === 'pieces') return `${amount} ${amount === 1 ? 'piece' : 'pieces'}`;
+  const other = inUs[unit];
+  return amountWord(system === 'us' && other ? convert({ amount, unit }, other) : { amount, unit });
+}

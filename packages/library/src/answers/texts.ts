@@ -1,0 +1,3 @@
+// Sentences made from core's codes.
+export { brokenLineText } from './brokenLineText.js';
+export { reasonText } from './reasonText.js';
