@@ -127,4 +127,6 @@ async function expectNoViolations(page: Page, axe: AxeBuilder): Promise<void> {
 export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
   await page.getByLabel(field, { exact: true }).click();
   await page.getByRole('option', { name: option }).first().click();
+  // A list of several stays open for more.
+  if (await page.getByRole('listbox').isVisible()) await page.keyboard.press('Escape');
 }

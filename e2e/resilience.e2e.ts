@@ -107,10 +107,16 @@ test('what can’t be is refused beside its field, and the rest stays', async ({
   await page.getByLabel('Which part of them').fill('all over');
   await page.getByRole('button', { name: 'Log this' }).click();
   await expect(page.getByText('Choose a treatment.')).toBeVisible();
-  await expect(page.getByText('Choose a planting.')).toBeVisible();
+  await expect(page.getByText('Choose a planting, or several')).toBeVisible();
   await choose(page, 'What was done', 'Insecticidal soap');
-  await choose(page, 'On which planting', /^Basil/);
-  await page.getByLabel('When').fill('2026-07-20T10:00');
+  await choose(page, 'On which plantings', /^Basil/);
+  const day = page.getByLabel('On', { exact: true });
+  await day.fill('next Monday');
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByText('Give a day up to 18 Jul 2026.')).toBeVisible();
+  await expect(day).toHaveValue('next Monday');
+  await day.fill('18.7.2026');
+  await page.getByLabel('At', { exact: true }).fill('23:30');
   await page.getByRole('button', { name: 'Log this' }).click();
   await expect(page.getByText('this time is still to come')).toBeVisible();
   await expect(page.getByLabel('Which part of them')).toHaveValue('all over');
@@ -121,9 +127,29 @@ test('an application past its card is logged, with a warning before', async ({ p
   await goTo(page, 'Log');
   await page.getByRole('link', { name: 'Log an application' }).click();
   await choose(page, 'What was done', 'Copper hydroxide');
-  await choose(page, 'On which planting', /Maincrop · Potato ground/);
+  await choose(page, 'On which plantings', /Maincrop · Potato ground/);
   await expect(page.getByText('Past the card.')).toBeVisible();
   await expect(page.getByText('The card asks for 7 days between two')).toBeVisible();
+});
+
+test('one tank over two beds is one entry of the log, and each bed knows its day', async ({ page }) => {
+  await signIn(page);
+  await goTo(page, 'Log');
+  await page.getByRole('link', { name: 'Log an application' }).click();
+  await choose(page, 'What was done', 'Insecticidal soap');
+  await choose(page, 'On which plantings', /^Basil/);
+  await choose(page, 'On which plantings', /^Kale/);
+  await page.getByRole('listitem').filter({ hasText: 'Kale' }).getByLabel('How many plants').fill('12');
+  await page.getByLabel('Product used (if any)').fill('40');
+  await choose(page, 'in', 'ml');
+  await page.getByRole('button', { name: 'Log this' }).click();
+  await expect(page.getByText('Application logged.')).toBeVisible();
+  const entry = page.getByRole('row').filter({ hasText: 'Insecticidal soap' }).first();
+  await expect(entry).toContainText('Basil');
+  await expect(entry).toContainText('12 plants');
+  await expect(entry).toContainText('40 ml');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Taken back.')).toBeVisible();
 });
 
 test('a wrong turn can be traced: what it was taken for at first, and why not any more', async ({ page }) => {

@@ -55,11 +55,8 @@ async function threePlantings(page: Page): Promise<string> {
       plants: 30,
       plantedOn: '2026-05-01',
       setting: 'outdoor',
-      inFlower: false,
       eaten: true,
-      nextHarvestOn: null,
       note: '',
-      endedOn: null,
     });
   return garden;
 }

@@ -44,6 +44,7 @@ console.log(`Field Nurse                    ${bytes(product.raw)} ${bytes(produc
 const ratio = (name) => `${(product[name] / bare[name]).toFixed(2)} ×`.padStart(9);
 console.log(`ratio                          ${ratio('raw')} ${ratio('gzip')} ${ratio('brotli')}\n`);
 run('node', ['bench/burst.mjs']);
+run(bin('tsx'), ['bench/growth/growth.ts']);
 run(bin('tsx'), ['bench/differential.ts']);
 run(bin('tsx'), ['bench/descriptions.ts']);
 run(bin('tsx'), ['bench/calibration.ts']);

@@ -1,4 +1,4 @@
-import type { GivenRole, Subject, Written } from '@field-nurse/contract';
+import type { GardenContents, GivenRole, Subject, Written } from '@field-nurse/contract';
 import { readLibrary } from '@field-nurse/library/files';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
@@ -138,3 +138,17 @@ export const refused = async (work: Promise<unknown>): Promise<string> =>
     () => 'not refused',
     (error: Error) => error.message,
   );
+
+/** A garden with its earlier seasons, each record once. */
+export async function wholeGarden(client: ApiClient, path: string): Promise<GardenContents> {
+  const whole = await client.send<GardenContents>('get', path);
+  const lists = whole as unknown as Record<string, { id: string }[]>;
+  for (let year = Number(whole.firstSeason.slice(0, 4)); `${year}-${whole.season.from.slice(5)}` < whole.season.from; year++) {
+    const season = await client.send<Record<string, { id: string }[]>>('get', `${path}/seasons/${year}-${whole.season.from.slice(5)}`);
+    for (const [name, list] of Object.entries(season)) {
+      const known = new Set(lists[name]!.map(({ id }) => id));
+      lists[name]!.push(...list.filter(({ id }) => !known.has(id)));
+    }
+  }
+  return whole;
+}

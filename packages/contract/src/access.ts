@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { gardenSettings, storedRecords, subject } from './records.js';
 import type { Subject } from './records.js';
-import { email, id, instant, newPassword, role, shortText, typedPassword } from './words.js';
+import { day, email, entry, id, instant, newPassword, role, shortText, typedPassword } from './words.js';
 
 export const signInRequest = z.strictObject({ email, password: typedPassword });
 export const signUpRequest = z.strictObject({ name: shortText, email, password: newPassword });
@@ -29,8 +29,40 @@ export const change = z.object({
   at: instant,
 });
 
-/** The garden with every record, by subject. */
-export const gardenContents = z.object({ garden: gardenSummary, ...recordLists() });
+/** A case of an earlier season, in a line: what first sights, rests and the reckoning go by. */
+export const pastCase = z.object({
+  id,
+  plantingId: id,
+  placeId: id,
+  host: entry,
+  openedOn: day,
+  closedOn: day.nullable(),
+  /** what it was taken for last */
+  conditions: z.array(entry),
+});
+
+/** The records of one season, by subject; places and what is no season's come with the running one. */
+export const seasonContents = z.object({ ...recordLists(), pastCases: z.array(pastCase) });
+
+/** The running season with what is open and what today needs of earlier ones. */
+export const gardenContents = z.object({
+  garden: gardenSummary,
+  /** the newest change that is in it: a device asks from here on for what came since */
+  sequence: z.int().min(0),
+  season: z.object({ from: day, to: day }),
+  /** first day of the first season that there is */
+  firstSeason: day,
+  ...seasonContents.shape,
+});
+
+/** What changed since a change that a device knows, each record once; `record` is null where it was taken out. */
+export const newerRecords = z.object({
+  garden: gardenSummary,
+  sequence: z.int().min(0),
+  /** so much changed that the season is to be fetched anew */
+  whole: z.boolean(),
+  records: z.array(z.object({ subject, id, record: z.union([...Object.values(storedRecords)]).nullable() })),
+});
 
 function recordLists() {
   const lists = Object.entries(storedRecords).map(([name, schema]) => [name, z.array(schema as z.ZodType)]);
@@ -51,6 +83,9 @@ export const errorAnswer = z.object({
 export type Person = z.infer<typeof person>;
 export type GardenSummary = z.infer<typeof gardenSummary>;
 export type Session = z.infer<typeof sessionAnswer>;
+export type NewerRecords = z.infer<typeof newerRecords>;
 export type GardenContents = z.infer<typeof gardenContents>;
+export type PastCase = z.infer<typeof pastCase>;
+export type SeasonContents = z.infer<typeof seasonContents>;
 export type Change = z.infer<typeof change>;
 export type ErrorAnswer = z.infer<typeof errorAnswer>;

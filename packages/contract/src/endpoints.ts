@@ -7,7 +7,7 @@ import { gardenSettings, storedRecords, subject, writtenRecords } from './record
 import type { Subject } from './records.js';
 import * as sharing from './sharing.js';
 import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from './weather.js';
-import { entry, id, shortText } from './words.js';
+import { day, entry, id, shortText } from './words.js';
 
 /** One operation of the API: the server serves it, the document describes it, the pages call it. */
 export interface Endpoint {
@@ -176,10 +176,35 @@ export const endpoints = {
   gardenContents: define({
     method: 'get',
     path: '/api/v1/gardens/{garden}',
-    summary: 'The whole garden',
+    summary: 'The running season of a garden, with what is open and what today needs of earlier seasons',
     access: 'garden-read',
     params: gardenParams,
     answer: access.gardenContents,
+  }),
+  season: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/seasons/{day}',
+    summary: 'The season that a day lies in, whole',
+    access: 'garden-read',
+    params: z.strictObject({ garden: id, day }),
+    answer: access.seasonContents,
+  }),
+  newerRecords: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/records',
+    summary: 'What changed since a change that a device knows',
+    access: 'garden-read',
+    params: gardenParams,
+    query: z.strictObject({ since: z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER) }),
+    answer: access.newerRecords,
+  }),
+  dayOfRecord: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/records/{record}/day',
+    summary: 'A day of the season that a record belongs to',
+    access: 'garden-read',
+    params: z.strictObject({ garden: id, record: id }),
+    answer: z.object({ day }),
   }),
   deleteGarden: define({
     method: 'delete',

@@ -57,7 +57,17 @@ export type { Shape } from './shapes.js';
 
 // People, sessions, gardens
 export { errorAnswer, gardenContents, gardenSummary, person, sessionAnswer, signInRequest, signUpRequest } from './access.js';
-export type { Change, ErrorAnswer, GardenContents, GardenSummary, Person, Session } from './access.js';
+export type {
+  Change,
+  ErrorAnswer,
+  GardenContents,
+  GardenSummary,
+  NewerRecords,
+  PastCase,
+  Person,
+  SeasonContents,
+  Session,
+} from './access.js';
 export type { DeviceSession } from './account.js';
 export { member } from './sharing.js';
 export type { GivenRole, HeldInvitation, Invitation, Member, NewInvitation, NewToken, SecurityEvent, Token } from './sharing.js';

@@ -6,7 +6,7 @@ import { gunzipSync } from 'node:zlib';
 import { Pool } from 'pg';
 import { demoPassword } from '../demo/osierReach';
 import { bed, fresh } from '../testRecords';
-import { emptyDatabase, startTestServer } from '../testServer';
+import { emptyDatabase, startTestServer, wholeGarden } from '../testServer';
 import type { TestServer } from '../testServer';
 import { ApiClient } from '../demo/apiClient';
 import { migrateDatabase } from './migrate';
@@ -28,7 +28,7 @@ beforeAll(async () => {
   await client.send('get', '/api/v1/session');
   const session = await client.send<Session>('post', '/api/v1/session', { email: 'wren@osier-reach.example', password: demoPassword });
   path = `/api/v1/gardens/${session.gardens[0]!.id}`;
-  contents = await client.send<GardenContents>('get', path);
+  contents = await wholeGarden(client, path);
 }, 60_000);
 afterAll(() => server.stop());
 
@@ -87,7 +87,7 @@ test('changes are numbered without a gap, and go on; versions go on from where t
 
 test('what the quotas count was counted', async () => {
   const [garden] = await rows('select record_count, photo_count, photo_bytes::int from gardens');
-  const held = Object.values(contents).flatMap((list): unknown[] => (Array.isArray(list) ? list : []));
+  const held = Object.entries(contents).flatMap(([name, list]): unknown[] => (Array.isArray(list) && name !== 'pastCases' ? list : []));
   // The record of the test before is one more.
   expect(garden).toEqual({ record_count: held.length + 1, photo_count: 1, photo_bytes: 4 });
 });

@@ -7,7 +7,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { bed, fresh } from '../testRecords';
-import { emptyDatabase, startTestServer } from '../testServer';
+import { emptyDatabase, startTestServer, wholeGarden } from '../testServer';
 import type { TestServer } from '../testServer';
 import { ApiClient } from './apiClient';
 import { demoGardenId } from './fillGarden';
@@ -37,7 +37,7 @@ beforeAll(async () => {
   client = new ApiClient(server.address);
   await client.send('get', '/api/v1/session');
   await client.send('post', '/api/v1/session', { email: demoPeople[0].email, password: demoPassword });
-  contents = await client.send<GardenContents>('get', `/api/v1/gardens/${demoGardenId}`);
+  contents = await wholeGarden(client, `/api/v1/gardens/${demoGardenId}`);
 }, 120_000);
 afterAll(() => server.stop());
 

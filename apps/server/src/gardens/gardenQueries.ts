@@ -61,6 +61,8 @@ export interface GardenLaw {
   readonly region: string;
   /** `MM-DD` */
   readonly seasonStart: string;
+  /** number of the newest change */
+  readonly sequence: number;
 }
 
 export async function gardenLaw(db: Db, gardenId: string, now: () => Date): Promise<GardenLaw> {
@@ -74,6 +76,7 @@ export async function gardenLaw(db: Db, gardenId: string, now: () => Date): Prom
     stance: stance as GardenLaw['stance'],
     region,
     seasonStart: row.seasonStart ?? usualSeasonStart(latitude),
+    sequence: row.lastSequence,
   };
 }
 

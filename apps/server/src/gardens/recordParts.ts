@@ -1,24 +1,24 @@
 import type { Subject } from '@field-nurse/contract';
+import type { SQL } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
-import { applicationTargets } from '../applications/tables.js';
-import { caseDiagnoses } from '../cases/tables.js';
-import { stopSigns } from '../scouting/tables.js';
-import { plantingEvents } from './tables.js';
-
-/** A row of a part: its columns without the garden and the record that it belongs to. */
-export type PartRow = Readonly<Record<string, unknown>>;
+import { applications, applicationTargets } from '../applications/tables.js';
+import { caseDiagnoses, cases } from '../cases/tables.js';
+import { stops, stopSigns } from '../scouting/tables.js';
+import { plantingEvents, plantings } from './tables.js';
 
 /** A list inside a record that is kept as rows of its own, so that it can be asked by itself. */
 export interface RecordPart {
   /** of the record */
   readonly field: string;
-  readonly table: PgTable & { readonly gardenId: AnyPgColumn; readonly ordinal: AnyPgColumn };
+  readonly table: PgTable & { readonly gardenId: AnyPgColumn };
   /** the column that names the record, by its name in the row */
   readonly owner: string;
   readonly ownerColumn: AnyPgColumn;
-  readonly toRows: (list: readonly never[]) => PartRow[];
-  /** rows of one record, in order */
-  readonly fromRows: (rows: readonly PartRow[]) => unknown[];
+  /** rows without the garden and the record that they belong to */
+  readonly toRows: (list: readonly never[]) => object[];
+  /** the list as JSON, for the record of the row around it */
+  readonly json: SQL;
 }
 
 const numbered = (list: readonly object[]) => list.map((one, ordinal) => ({ ...one, ordinal }));
@@ -36,7 +36,13 @@ export const recordParts: Readonly<Partial<Record<Subject, RecordPart>>> = {
     owner: 'plantingId',
     ownerColumn: plantingEvents.plantingId,
     toRows: numbered,
-    fromRows: (rows) => rows.map(eventOf),
+    json: sql`
+      select json_agg(case e.kind
+        when 'moved' then json_build_object('kind', e.kind, 'on', e.happened_on, 'placeId', e.place_id, 'setting', e.setting)
+        when 'stage' then json_build_object('kind', e.kind, 'on', e.happened_on, 'stage', e.stage)
+        when 'ended' then json_build_object('kind', e.kind, 'on', e.happened_on)
+        else json_build_object('kind', e.kind, 'on', e.happened_on, 'until', e.until) end order by e.ordinal)
+      from ${plantingEvents} e where e.garden_id = ${plantings.gardenId} and e.planting_id = ${plantings.id}`,
   },
   cases: {
     field: 'diagnoses',
@@ -45,7 +51,12 @@ export const recordParts: Readonly<Partial<Record<Subject, RecordPart>>> = {
     ownerColumn: caseDiagnoses.caseId,
     toRows: (list: readonly Diagnosis[]) =>
       list.flatMap(({ on, conditions, why }, ordinal) => conditions.map((condition, rank) => ({ ordinal, rank, on, condition, why }))),
-    fromRows: diagnosesOf,
+    json: sql`
+      select json_agg(json_build_object('on', d.told_on, 'conditions', d.conditions, 'why', d.why) order by d.ordinal)
+      from (
+        select ordinal, min(diagnosed_on) as told_on, json_agg(condition order by rank) as conditions, min(why) as why
+        from ${caseDiagnoses} where garden_id = ${cases.gardenId} and case_id = ${cases.id} group by ordinal
+      ) d`,
   },
   applications: {
     field: 'targets',
@@ -53,7 +64,10 @@ export const recordParts: Readonly<Partial<Record<Subject, RecordPart>>> = {
     owner: 'applicationId',
     ownerColumn: applicationTargets.applicationId,
     toRows: numbered,
-    fromRows: (rows) => rows.map(({ ordinal: _, ...target }) => target),
+    json: sql`
+      select json_agg(json_build_object('plantingId', t.planting_id, 'caseId', t.case_id, 'plants', t.plants, 'areaM2', t.area_m2,
+        'coveredPart', t.covered_part, 'notPickedBefore', t.not_picked_before) order by t.ordinal)
+      from ${applicationTargets} t where t.garden_id = ${applications.gardenId} and t.application_id = ${applications.id}`,
   },
   stops: {
     field: 'signs',
@@ -61,34 +75,8 @@ export const recordParts: Readonly<Partial<Record<Subject, RecordPart>>> = {
     owner: 'stopId',
     ownerColumn: stopSigns.stopId,
     toRows: (signs: readonly string[]) => signs.map((sign, ordinal) => ({ sign, ordinal })),
-    fromRows: (rows) => rows.map(({ sign }) => sign),
+    json: sql`
+      select json_agg(s.sign order by s.ordinal)
+      from ${stopSigns} s where s.garden_id = ${stops.gardenId} and s.stop_id = ${stops.id}`,
   },
 };
-
-function eventOf({ kind, on, until, placeId, setting, stage }: PartRow): object {
-  if (kind === 'moved') return { kind, on, placeId, setting };
-  if (kind === 'stage') return { kind, on, stage };
-  return kind === 'ended' ? { kind, on } : { kind, on, until };
-}
-
-function diagnosesOf(rows: readonly PartRow[]): Diagnosis[] {
-  const inOrder = [...rows].sort((a, b) => Number(a['rank']) - Number(b['rank']));
-  return [...grouped(inOrder, ({ ordinal }) => Number(ordinal))]
-    .sort(([a], [b]) => a - b)
-    .map(([, own]) => ({
-      on: String(own[0]!['on']),
-      conditions: own.map(({ condition }) => String(condition)),
-      why: String(own[0]!['why']),
-    }));
-}
-
-/** Things by a key, each group in the order in which they came. */
-export function grouped<T, K>(list: readonly T[], keyOf: (one: T) => K): ReadonlyMap<K, readonly T[]> {
-  const groups = new Map<K, T[]>();
-  for (const one of list) {
-    const group = groups.get(keyOf(one));
-    if (group) group.push(one);
-    else groups.set(keyOf(one), [one]);
-  }
-  return groups;
-}

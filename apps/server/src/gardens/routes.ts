@@ -1,8 +1,9 @@
-import { endpoints, storedRecords } from '@field-nurse/contract';
-import type { GardenContents, GardenSettings, Subject } from '@field-nurse/contract';
+import { endpoints } from '@field-nurse/contract';
+import type { GardenSettings } from '@field-nurse/contract';
+import { dayAt, seasonOf } from '@field-nurse/core/timing';
 import type Router from '@koa/router';
-import { ApiError, invalidField } from '../api/apiError.js';
-import { serve } from '../api/serve.js';
+import { ApiError, invalidField, notFound } from '../api/apiError.js';
+import { answerText, serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
@@ -12,9 +13,10 @@ import { membersOf } from '../sharing/memberQueries.js';
 import { latestChanges } from './changeLog.js';
 import { deleteGarden } from './deleteGarden.js';
 import { gardenZip } from './downloadGarden.js';
-import { addGarden, gardenById, gardensOf, updateGarden } from './gardenQueries.js';
+import { addGarden, gardenById, gardenLaw, gardensOf, updateGarden } from './gardenQueries.js';
+import { newerRecords } from './newerRecords.js';
 import { refuseBeyondQuota } from './quotas.js';
-import { recordsOf } from './recordStore.js';
+import { dayOfRecord, firstDay, seasonJson } from './seasonContents.js';
 import { undoChange } from './undoChange.js';
 import { writeOf } from './writeOf.js';
 import { writeRecord } from './writeRecord.js';
@@ -66,10 +68,32 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {
-    const subjects = Object.keys(storedRecords) as Subject[];
+    // The sequence is read before the records: what changes in between comes again, and is not missed.
     const summary = await gardenById(db, garden, access.person!.id);
-    const lists = await Promise.all(subjects.map(async (subject) => [subject, await recordsOf(db, subject, garden)] as const));
-    return { garden: summary, ...Object.fromEntries(lists) } as GardenContents;
+    const law = await gardenLaw(db, garden, deps.now);
+    const season = seasonOf(dayAt(law.now.toISOString(), law.timeZone), law.seasonStart);
+    const first = await firstDay(db, garden);
+    const firstSeason = seasonOf(first && first < season.from ? first : season.from, law.seasonStart).from;
+    const head = JSON.stringify({ garden: summary, sequence: law.sequence, season, firstSeason });
+    return answerText(
+      `${head.slice(0, -1)},${(await seasonJson(db, { gardenId: garden, timeZone: law.timeZone, ...season, running: true })).slice(1)}`,
+    );
+  });
+
+  serve(router, deps, endpoints.season, async ({ params: { garden, day } }) => {
+    const { timeZone, seasonStart } = await gardenLaw(db, garden, deps.now);
+    return answerText(await seasonJson(db, { gardenId: garden, timeZone, ...seasonOf(day, seasonStart), running: false }));
+  });
+
+  serve(router, deps, endpoints.newerRecords, async ({ params: { garden }, query: { since }, access }) => ({
+    garden: await gardenById(db, garden, access.person!.id),
+    ...(await newerRecords(db, garden, since)),
+  }));
+
+  serve(router, deps, endpoints.dayOfRecord, async ({ params: { garden, record } }) => {
+    const day = await dayOfRecord(db, garden, record);
+    if (!day) throw notFound('This record');
+    return { day };
   });
 
   serve(router, deps, endpoints.writePlace, ({ params, body, access }) =>

@@ -26,6 +26,10 @@ export type { TellingSign } from './separation.js';
 export { whereToLook } from './whereToLook.js';
 export type { LookPlan } from './whereToLook.js';
 
+// The question
+export { caseQuestion, historyOf } from './caseQuestion.js';
+export type { AskingCase, CaseSurroundings, ToldCase } from './caseQuestion.js';
+
 // Reading lay text
 export { buildLexicon } from './text/lexicon.js';
 export type { Lexicon } from './text/lexicon.js';

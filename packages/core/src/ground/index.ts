@@ -9,6 +9,9 @@ export type { RecentWeather, RoundReason, RoundStop, ToWalk } from './scoutingRo
 export { walkingOrder, walkLength } from './walkingOrder.js';
 export type { WalkStop } from './walkingOrder.js';
 
+export { lastLooksOf, quarantineOf, toWalk } from './toWalk.js';
+export type { RoundKnowledge, RoundLook, RoundPlanting, RoundRecords } from './toWalk.js';
+
 // Prevention
 export { mulchSum, tasksDue } from './preventionTasks.js';
 export type { DoneTask, DueTask, MulchSum, Task } from './preventionTasks.js';
@@ -18,3 +21,5 @@ export type { Quarantine, QuarantineState } from './quarantine.js';
 // Plantings over time
 export { plantingOn } from './plantingOn.js';
 export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';
+export { bedRestsOf } from './bedRests.js';
+export type { BedRest, LastingCondition, ToldCase } from './bedRests.js';

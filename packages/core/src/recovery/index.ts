@@ -6,3 +6,5 @@ export { expectedSeverity, fitProgress } from './progressModel.js';
 export type { ProgressFit, ProgressModelName } from './progressModel.js';
 export { daysToNextLook, recoveryStatus } from './status.js';
 export type { Assessment, RecoveryStatus } from './status.js';
+export { nextAssessmentOn, statusOf } from './caseAssessments.js';
+export type { CaseAssessment, CaseDecision } from './caseAssessments.js';

@@ -15,3 +15,7 @@ export type { SpotRate, TrapCatch } from './trapCatch.js';
 export { binomialLines, negativeBinomialLines } from './waldLines.js';
 export { trapIntervals, weeklyCatch } from './trapIntervals.js';
 export type { TrapPlace, TrapReading, TrapPause } from './trapIntervals.js';
+export { levelsNow } from './levels.js';
+export type { LevelledCondition, LevelNow, OwnLevel } from './levels.js';
+export { checkOn, intervalsOf, levelOf, pausedOn, readingsOf, spotGroups, spotNow, totalOf, trapState } from './trapFacts.js';
+export type { Catch, SpotGroup, Trap, TrapKind } from './trapFacts.js';

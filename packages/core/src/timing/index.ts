@@ -3,6 +3,7 @@ export { addDays, clockAt, dayAt, daysBetween, instantOf } from './days.js';
 export { seasonOf, usualSeasonStart } from './season.js';
 export { intervalsAfter } from './intervals.js';
 export type { Intervals } from './intervals.js';
+export { keepOutUntil, notPickedUntil } from './intervalsNow.js';
 
 // Weather
 export { hourMs, leafWetMinutes } from './weatherHour.js';

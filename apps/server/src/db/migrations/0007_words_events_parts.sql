@@ -132,7 +132,8 @@ CREATE FUNCTION pg_temp.application_now(a jsonb, zone text, person uuid) RETURNS
 				THEN left(concat_ws('; ', nullif(a ->> 'why', ''), (a ->> 'productAmount') || ' ' || (a ->> 'productUnit')), 4000)
 				ELSE a ->> 'why' END,
 			'kit', '', 'measured', null, 'brokenLines', '[]'::jsonb, 'personId', person,
-			'card', jsonb_build_object('name', replace(a ->> 'option', '-', ' '), 'source', 'typical',
+			'card', jsonb_build_object('name', replace(a ->> 'option', '-', ' '),
+				'source', CASE WHEN a ->> 'productAmount' IS NULL AND (a ->> 'reEntryAt')::timestamptz = (a ->> 'appliedAt')::timestamptz THEN 'none' ELSE 'typical' END,
 				'preHarvestDays', coalesce((a ->> 'harvestSafeOn')::date - ((a ->> 'appliedAt')::timestamptz AT TIME ZONE zone)::date, 0),
 				'reEntryHours', round(extract(epoch FROM (a ->> 'reEntryAt')::timestamptz - (a ->> 'appliedAt')::timestamptz) / 3600, 2)::double precision,
 				'repeatDays', CASE WHEN a ->> 'repeatFrom' IS NOT NULL

@@ -48,6 +48,12 @@ export class Api {
     this.send('put /api/v1/gardens/{garden}', { params: { garden }, body: settings });
   gardenContents = (garden: string) => this.send('get /api/v1/gardens/{garden}', { params: { garden } });
 
+  newerRecords = (garden: string, since: number) =>
+    this.send('get /api/v1/gardens/{garden}/records', { params: { garden }, query: { since: String(since) } });
+  season = (garden: string, day: string) => this.send('get /api/v1/gardens/{garden}/seasons/{day}', { params: { garden, day } });
+  dayOfRecord = (garden: string, record: string) =>
+    this.send('get /api/v1/gardens/{garden}/records/{record}/day', { params: { garden, record } });
+
   write = <S extends Subject>(garden: string, subject: S, id: string, body: { change: string; version: number; value: Written<S> }) =>
     this.#request<Stored<S>>(`put /api/v1/gardens/{garden}/${subject}/{record}`, { params: { garden, record: id }, body });
   sendPhoto = (garden: string, photo: string, image: Blob) =>

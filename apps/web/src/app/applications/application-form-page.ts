@@ -45,6 +45,15 @@ const text = (most: number) => new FormControl('', { nonNullable: true, validato
   selector: 'fn-log-form-page',
   imports: [ReactiveFormsModule, RouterLink, DayField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, TimeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    .roomy {
+      display: grid;
+      gap: 12px;
+    }
+    .row {
+      align-items: center;
+    }
+  `,
   templateUrl: './application-form-page.html',
 })
 export class LogFormPage {

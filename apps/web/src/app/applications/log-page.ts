@@ -4,7 +4,6 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import { dayAt } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, instantWord, longDay } from '../shared/days';
@@ -30,17 +29,10 @@ export class LogPage {
   readonly #system = this.garden.summary().units;
   readonly #zone = this.garden.summary().timeZone;
 
-  protected readonly years = computed(() =>
-    [
-      ...new Set([
-        this.garden.today().slice(0, 4),
-        ...this.garden.applied().map(({ appliedAt }) => dayAt(appliedAt, this.#zone).slice(0, 4)),
-      ]),
-    ]
-      .sort()
-      .reverse(),
-  );
+  protected readonly years = computed(() => [...this.garden.years()].reverse());
   protected readonly year = signal<string | undefined>(this.garden.today().slice(0, 4));
+  /** records of these years are on their way */
+  protected readonly coming = computed(() => !(this.year() ? [this.year()!] : this.garden.years()).every(this.garden.hasYear));
   protected readonly lines = computed(() =>
     logLines(
       this.garden.applications(),
@@ -71,6 +63,11 @@ export class LogPage {
     ]
       .filter(Boolean)
       .join(', ');
+
+  protected show(year: string | undefined): void {
+    this.year.set(year);
+    for (const one of year ? [year] : this.garden.years()) this.garden.openYear(one);
+  }
 
   protected print(): void {
     window.print();

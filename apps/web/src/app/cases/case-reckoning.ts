@@ -2,6 +2,7 @@ import type { Signal } from '@angular/core';
 import { computed, inject, resource } from '@angular/core';
 import type { DifferentialAnswer, DifferentialRequest, Written } from '@field-nurse/contract';
 import { daysBetween } from '@field-nurse/core/timing';
+import { caseQuestion } from '@field-nurse/core/diagnosis';
 import { Calc } from '../calc/calc';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { Garden } from '../gardens/garden';
@@ -9,8 +10,7 @@ import type { Planting } from '../gardens/plantings-now';
 import { keepLatest, sameQuestion } from '../shared/keep-latest';
 import { GardenWeather } from '../weather/garden-weather';
 import type { Chip } from './case-findings';
-import { chipsOf } from './case-findings';
-import { caseQuestion } from './case-question';
+import { chipsOf, evidenceOf } from './case-findings';
 
 // The weather that is known says nothing of a case that is older than it.
 const freshDays = 7;
@@ -62,10 +62,9 @@ export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): Case
       const stillReading = !read() && !reading.error();
       if (!one || !plant || stillReading) return undefined;
       return {
-        ...caseQuestion({ ...one, id: caseId(), onset: one.onset ?? read()?.onset ?? null }, plant, chips(), {
+        ...caseQuestion({ ...one, id: caseId(), onset: one.onset ?? read()?.onset ?? null }, plant, evidenceOf(chips()), {
           garden: garden.summary(),
-          plantings: garden.plantings(),
-          cases: garden.cases(),
+          told: garden.toldCases(),
           temperatureC: warmth(),
           tests: clinics.testsOf(caseId()),
         }),

@@ -1,6 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Case } from '@field-nurse/contract';
+import { nextAssessmentOn } from '@field-nurse/core/recovery';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../plantings/planting-title';
@@ -8,12 +10,11 @@ import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday } from '../shared/days';
 import { outcomeWords } from '../shared/words';
 import { workingConditions } from './case-diagnoses';
-import { nextAssessmentOn } from '../recovery/case-assessments';
 
 /** All cases: the open ones by their next look, then the closed ones by year. */
 @Component({
   selector: 'fn-cases-page',
-  imports: [RouterLink, PlantingTitle, StatusMark],
+  imports: [RouterLink, MatButtonModule, PlantingTitle, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './cases-page.scss',
   template: `
@@ -24,7 +25,7 @@ import { nextAssessmentOn } from '../recovery/case-assessments';
           <p>{{ open().length }} open, {{ closed().length }} closed</p>
         </div>
       </div>
-      @if (garden.cases().length === 0) {
+      @if (garden.cases().length + garden.pastCases().length === 0) {
         <div class="fn-empty">
           <h2>Nothing is sick here</h2>
           <p>When something looks wrong, open a case on the planting: go to Ground, choose the planting, and say what you see.</p>
@@ -64,6 +65,25 @@ import { nextAssessmentOn } from '../recovery/case-assessments';
           </ul>
         </section>
       }
+      @if (garden.pastCases().length > 0) {
+        <section aria-labelledby="past">
+          <h2 id="past">Earlier seasons</h2>
+          <ul>
+            @for (one of past(); track one.id) {
+              <li class="closed">
+                <span class="what">
+                  <a [routerLink]="['/g', garden.summary().id, 'cases', one.id]">{{ names(one.conditions) }}</a>
+                  <span class="fn-small">{{ host(one.host) }} · {{ garden.place(one.placeId)?.name }}</span>
+                </span>
+                <span class="when">{{ day(one.openedOn) }}</span>
+              </li>
+            }
+          </ul>
+          @if (past().length < garden.pastCases().length) {
+            <button matButton="outlined" type="button" (click)="most.set(most() + 50)">Show more</button>
+          }
+        </section>
+      }
     </div>
   `,
 })
@@ -85,6 +105,14 @@ export class CasesPage {
       .filter(({ closedOn }) => closedOn)
       .sort((a, b) => b.closedOn!.localeCompare(a.closedOn!)),
   );
+
+  /** how many of the earlier seasons are shown */
+  protected readonly most = signal(20);
+  protected readonly past = computed(() =>
+    [...this.garden.pastCases()].sort((a, b) => b.openedOn.localeCompare(a.openedOn)).slice(0, this.most()),
+  );
+  protected readonly names = (conditions: readonly string[]) => this.#library.conditionNames(conditions);
+  protected readonly host = (id: string) => this.#library.hostName(id);
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());

@@ -1,48 +1,174 @@
 import { inject } from '@angular/core';
+import type { GardenContents } from '@field-nurse/contract';
+import { dayAt, seasonOf, usualSeasonStart } from '@field-nurse/core/timing';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, debounceTime, filter, from, map, mergeMap, of, switchMap, take, tap } from 'rxjs';
+import type { Observable } from 'rxjs';
+import {
+  catchError,
+  concat,
+  concatMap,
+  defer,
+  EMPTY,
+  exhaustMap,
+  filter,
+  from,
+  fromEvent,
+  interval,
+  map,
+  merge,
+  mergeMap,
+  of,
+  switchMap,
+  tap,
+  withLatestFrom,
+} from 'rxjs';
 import { Api } from '../api/api';
-import type { ApiError } from '../api/api-error';
+import { ApiError } from '../api/api-error';
 import { Offline } from '../offline/offline';
-import { GardenActions, gardenFeature } from './garden-state';
+import type { ReadCopy } from '../offline/garden-copy';
+import { gardenFeature, GardenActions } from './garden-state';
 
-const copyAfterMs = 400;
+const catchUpMs = 120_000;
 
-/** Open a garden: from the server, or from this device's copy when no server answers; with what still waits to be sent. */
+/** No answer, or one that says to come back. */
+const isAway = ({ status }: ApiError) => status === 0 || status === 503;
+
+/** Open a garden: what this device knows of it at once, and then what came since; the running season from the server where it knows nothing. */
 export const openGarden = createEffect(
   (actions = inject(Actions), api = inject(Api), offline = inject(Offline)) =>
     actions.pipe(
       ofType(GardenActions.opened),
       switchMap(({ garden }) =>
-        api.gardenContents(garden).pipe(
-          map((contents) => ({ contents, asOf: null })),
-          catchError((error: ApiError) =>
-            from(error.status === 0 || error.status === 503 ? offline.gardenCopy(garden) : Promise.resolve(undefined)).pipe(
-              map((copy) => {
-                if (!copy) throw error;
-                return { contents: copy.contents, asOf: copy.savedAt };
-              }),
-            ),
-          ),
-          mergeMap(async ({ contents, asOf }) => GardenActions.loaded({ contents: await offline.withWaiting(contents), asOf })),
-          tap(() => void offline.open(garden)),
-          catchError((error: ApiError) => of(GardenActions.failed({ message: error.message }))),
+        from(offline.gardenCopy(garden).catch(() => undefined)).pipe(
+          switchMap((copy) => (copy ? openCopy(copy, api, offline) : openAnew(garden, api, offline))),
+          tap((action) => {
+            if (action.type === GardenActions.loaded.type) void offline.open(garden);
+          }),
+          catchError((error: unknown) => {
+            const { status, message } = ApiError.from(error);
+            // Whoever may not see it any more does not keep it either.
+            if (status === 403 || status === 404) void offline.forgetCopy(garden);
+            return of(GardenActions.failed({ message }));
+          }),
         ),
       ),
     ),
   { functional: true },
 );
 
-/** Keep a copy of the open garden on this device, for when there is no signal. */
-export const copyGarden = createEffect(
+type Opening = Observable<ReturnType<(typeof GardenActions)['loaded' | 'caughtUp' | 'fellBehind']>>;
+
+function openCopy(copy: ReadCopy, api: Api, offline: Offline): Opening {
+  const { contents, seasons } = copy;
+  const shown = defer(async () => GardenActions.loaded({ contents: await offline.withWaiting(contents), seasons }));
+  const newer = defer(() => (isOver(contents) ? openAnew(contents.garden.id, api, offline) : catchUp(copy, api, offline))).pipe(
+    catchError((error: unknown) => {
+      if (isAway(ApiError.from(error))) return of(GardenActions.fellBehind({ asOf: copy.savedAt }));
+      throw error;
+    }),
+  );
+  return concat(shown, newer);
+}
+
+const openAnew = (garden: string, api: Api, offline: Offline): Opening =>
+  api.gardenContents(garden).pipe(
+    mergeMap(async (contents) => {
+      await offline.saveGarden(contents).catch(() => undefined);
+      return GardenActions.loaded({ contents: await offline.withWaiting(contents), seasons: [] });
+    }),
+  );
+
+/** A new season has begun since this device last heard of the garden. */
+function isOver({ garden, season }: GardenContents): boolean {
+  const today = dayAt(garden.fixedNow ?? new Date().toISOString(), garden.timeZone);
+  return seasonOf(today, garden.seasonStart ?? usualSeasonStart(garden.latitude)).from !== season.from;
+}
+
+function catchUp({ contents }: Pick<ReadCopy, 'contents'>, api: Api, offline: Offline): Opening {
+  const { id } = contents.garden;
+  return api.newerRecords(id, contents.sequence).pipe(
+    switchMap(({ garden, sequence, whole, records }) => {
+      if (whole) return openAnew(id, api, offline);
+      return defer(async () => {
+        await offline.saveRecords(id, records, { garden, sequence }).catch(() => undefined);
+        return GardenActions.caughtUp({ garden, records: [...records, ...(await offline.waitingRecords(id))] });
+      });
+    }),
+  );
+}
+
+/** What others wrote comes every two minutes, and when the page is looked at again. */
+export const catchUpNow = createEffect(
+  (store = inject(Store), api = inject(Api), offline = inject(Offline)) =>
+    merge(interval(catchUpMs), fromEvent(document, 'visibilitychange')).pipe(
+      filter(() => document.visibilityState === 'visible'),
+      withLatestFrom(store.select(gardenFeature.selectGarden), store.select(gardenFeature.selectStatus)),
+      exhaustMap(([, garden, status]) =>
+        garden && status === 'open'
+          ? from(offline.gardenCopy(garden.id)).pipe(
+              switchMap((copy) => (copy ? catchUp(copy, api, offline) : EMPTY)),
+              // Whoever opens the garden without an answer is told so; in passing nothing is said.
+              catchError(() => EMPTY),
+            )
+          : EMPTY,
+      ),
+    ),
+  { functional: true },
+);
+
+/** Bring the records of an older season. */
+export const openSeason = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), offline = inject(Offline)) =>
+    actions.pipe(
+      ofType(GardenActions.seasonOpened),
+      withLatestFrom(store.select(gardenFeature.selectGardenState)),
+      concatMap(([{ day }, { garden }]) => {
+        if (!garden) return EMPTY;
+        const { from: first } = seasonOf(day, garden.seasonStart ?? usualSeasonStart(garden.latitude));
+        return api.season(garden.id, first).pipe(
+          tap((contents) => void offline.saveSeason(garden.id, first, contents).catch(() => undefined)),
+          map((contents) => GardenActions.seasonLoaded({ from: first, contents })),
+          catchError((error: unknown) => of(GardenActions.seasonFailed({ message: ApiError.from(error).message }))),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** A record that an address names may lie in an older season: that one is opened. */
+export const seekRecord = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    actions.pipe(
+      ofType(GardenActions.recordSought),
+      withLatestFrom(store.select(gardenFeature.selectGardenState)),
+      mergeMap(([{ id }, { garden, season, seasons }]) => {
+        if (!garden) return EMPTY;
+        const start = garden.seasonStart ?? usualSeasonStart(garden.latitude);
+        return api.dayOfRecord(garden.id, id).pipe(
+          map(({ day }) => {
+            const known = [season.from, ...seasons].includes(seasonOf(day, start).from);
+            return known ? GardenActions.recordNotFound({ id }) : GardenActions.seasonOpened({ day });
+          }),
+          catchError(() => of(GardenActions.recordNotFound({ id }))),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** Keep this device's copy up to date, record by record, for when there is no signal. */
+export const copyRecords = createEffect(
   (actions = inject(Actions), store = inject(Store), offline = inject(Offline)) =>
     actions.pipe(
-      ofType(GardenActions.loaded, GardenActions.recordStored, GardenActions.recordRemoved, GardenActions.settingsChanged),
-      debounceTime(copyAfterMs),
-      switchMap(() => store.select(gardenFeature.selectContents).pipe(take(1))),
-      filter((contents) => contents !== null),
-      switchMap((contents) => offline.saveGarden(contents).catch(() => undefined)),
+      ofType(GardenActions.recordStored, GardenActions.recordRemoved, GardenActions.settingsChanged),
+      withLatestFrom(store.select(gardenFeature.selectGarden)),
+      concatMap(async ([action, garden]) => {
+        if (!garden) return;
+        const record = 'record' in action ? action.record : null;
+        const known = 'subject' in action ? [{ subject: action.subject, id: 'id' in action ? action.id : action.record.id, record }] : [];
+        await offline.saveRecords(garden.id, known, 'garden' in action ? { garden: action.garden } : {}).catch(() => undefined);
+      }),
     ),
   { functional: true, dispatch: false },
 );

@@ -3,7 +3,7 @@ import { GardenActions, gardenFeature } from './garden-state';
 
 const { reducer, name } = gardenFeature;
 const opened = reducer(undefined, GardenActions.opened({ garden: 'g' }));
-const loaded = reducer(opened, GardenActions.loaded({ contents, asOf: null }));
+const loaded = reducer(opened, GardenActions.loaded({ contents, seasons: [] }));
 const places = (state: typeof loaded) => gardenFeature.selectPlaces({ [name]: state });
 
 test('opening shows that it loads; what came is there', () => {
@@ -40,7 +40,23 @@ test('settings change in place', () => {
   expect(reducer(loaded, GardenActions.settingsChanged({ garden: { ...summary, name: 'New name' } })).garden?.name).toBe('New name');
 });
 
-test('the whole garden is read back as it came, for the copy on this device', () => {
-  expect(gardenFeature.selectContents({ [name]: loaded })).toEqual(contents);
-  expect(gardenFeature.selectContents({ [name]: opened })).toBeNull();
+test('what came since goes on top, what was taken out is gone, and the garden is up to date again', () => {
+  const behind = reducer(loaded, GardenActions.fellBehind({ asOf: '2026-07-17T20:00:00.000Z' }));
+  expect(behind.asOf).toBe('2026-07-17T20:00:00.000Z');
+  const records = [
+    { subject: 'places' as const, id: 'sill', record: { ...place, id: 'sill' } },
+    { subject: 'places' as const, id: 'bed', record: null },
+  ];
+  const now = reducer(behind, GardenActions.caughtUp({ garden: { ...summary, name: 'New name' }, records }));
+  expect([places(now).map(({ id }) => id), now.garden?.name, now.asOf]).toEqual([['sill'], 'New name', null]);
+});
+
+test('an older season adds its records, and says why if it does not come', () => {
+  const older = { ...contents, places: [], plantings: [{ ...planting, id: 'peas' }] };
+  const both = reducer(loaded, GardenActions.seasonLoaded({ from: '2025-01-01', contents: older }));
+  expect(gardenFeature.selectPlantings({ [name]: both }).map(({ id }) => id)).toEqual([planting.id, 'peas']);
+  expect([places(both), both.seasons]).toEqual([[place], ['2025-01-01']]);
+  const failed = reducer(both, GardenActions.seasonFailed({ message: 'No answer.' }));
+  expect(failed.seasonFault).toBe('No answer.');
+  expect(reducer(failed, GardenActions.seasonOpened({ day: '2024-01-01' })).seasonFault).toBe('');
 });

@@ -1,14 +1,26 @@
-import type { GardenContents, GardenSummary, Stored, Subject } from '@field-nurse/contract';
+import type { GardenContents, GardenSummary, PastCase, SeasonContents, Stored, Subject } from '@field-nurse/contract';
 import { createEntityAdapter } from '@ngrx/entity';
 import type { EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import type { KnownRecord } from './known-record';
 
 export const GardenActions = createActionGroup({
   source: 'Garden',
   events: {
     Opened: props<{ garden: string }>(),
-    /** `asOf` is when this device last heard from the server, if the garden comes from its own copy */
-    Loaded: props<{ contents: GardenContents; asOf: string | null }>(),
+    /** from the server, or from this device's copy with the older seasons that are in it */
+    Loaded: props<{ contents: GardenContents; seasons: readonly string[] }>(),
+    /** what changed since the copy was made has come */
+    'Caught up': props<{ garden: GardenSummary; records: readonly KnownRecord[] }>(),
+    /** the server does not answer: the garden is as this device last knew it */
+    'Fell behind': props<{ asOf: string }>(),
+    /** records of an older season are wanted */
+    'Season opened': props<{ day: string }>(),
+    'Season loaded': props<{ from: string; contents: SeasonContents }>(),
+    'Season failed': props<{ message: string }>(),
+    /** an address names a record that is not here: it may lie in an older season */
+    'Record sought': props<{ id: string }>(),
+    'Record not found': props<{ id: string }>(),
     Failed: props<{ message: string }>(),
     /** left, or deleted */
     Closed: props<{ garden: string }>(),
@@ -20,12 +32,23 @@ export const GardenActions = createActionGroup({
 
 type Records = { readonly [S in Subject]: EntityState<Stored<S>> };
 
+type Season = GardenContents['season'];
+
 interface GardenState {
   readonly status: 'closed' | 'loading' | 'open' | 'failed';
   readonly message: string;
   readonly garden: GardenSummary | null;
   readonly asOf: string | null;
   readonly records: Records;
+  readonly season: Season;
+  readonly firstSeason: string;
+  readonly pastCases: readonly PastCase[];
+  /** first days of the older seasons whose records are here */
+  readonly seasons: readonly string[];
+  /** why the records of an older season did not come */
+  readonly seasonFault: string;
+  /** ids that an address named and that no season holds */
+  readonly notFound: readonly string[];
 }
 
 const adapter = createEntityAdapter<{ id: string }>();
@@ -52,7 +75,19 @@ const inEachGarden: Readonly<Record<Subject, true>> = {
 const subjects = Object.keys(inEachGarden) as Subject[];
 const noRecords = Object.fromEntries(subjects.map((subject) => [subject, empty])) as unknown as Records;
 
-const initial: GardenState = { status: 'closed', message: '', garden: null, asOf: null, records: noRecords };
+const initial: GardenState = {
+  status: 'closed',
+  message: '',
+  garden: null,
+  asOf: null,
+  records: noRecords,
+  season: { from: '', to: '' },
+  firstSeason: '',
+  pastCases: [],
+  seasons: [],
+  seasonFault: '',
+  notFound: [],
+};
 
 /** Change one subject's records; the adapter does not care which they are. */
 const change = (
@@ -63,6 +98,12 @@ const change = (
   ...state,
   records: { ...state.records, [subject]: update(state.records[subject]) },
 });
+
+const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
+  records.reduce(
+    (so, { subject, id, record }) => change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all))),
+    state,
+  );
 
 const fill = (contents: GardenContents) =>
   Object.fromEntries(
@@ -75,32 +116,42 @@ export const gardenFeature = createFeature({
   reducer: createReducer<GardenState>(
     initial,
     on(GardenActions.opened, (state, { garden }) => (state.garden?.id === garden ? state : { ...initial, status: 'loading' })),
-    on(GardenActions.loaded, (_, { contents, asOf }) => ({
+    on(GardenActions.loaded, (_, { contents, seasons }) => ({
       status: 'open',
       message: '',
       garden: contents.garden,
-      asOf,
+      asOf: null,
       records: fill(contents),
+      season: contents.season,
+      firstSeason: contents.firstSeason,
+      pastCases: contents.pastCases,
+      seasons,
+      seasonFault: '',
+      notFound: [],
     })),
+    on(GardenActions.caughtUp, (state, { garden, records }) => withRecords({ ...state, garden, asOf: null }, records)),
+    on(GardenActions.fellBehind, (state, { asOf }) => ({ ...state, asOf })),
+    on(GardenActions.seasonOpened, (state) => ({ ...state, seasonFault: '' })),
+    on(GardenActions.seasonFailed, (state, { message }) => ({ ...state, seasonFault: message })),
+    on(GardenActions.seasonLoaded, (state, { from, contents }) => ({
+      ...state,
+      seasons: [...state.seasons, from],
+      records: Object.fromEntries(
+        subjects.map((subject) => [subject, adapter.upsertMany(contents[subject] as { id: string }[], state.records[subject])]),
+      ) as unknown as Records,
+    })),
+    on(GardenActions.recordNotFound, (state, { id }) => ({ ...state, notFound: [...state.notFound, id] })),
     on(GardenActions.closed, (state, { garden }) => (state.garden?.id === garden ? initial : state)),
     on(GardenActions.failed, (state, { message }) => ({ ...state, status: 'failed', message })),
     on(GardenActions.settingsChanged, (state, { garden }) => ({ ...state, garden })),
     on(GardenActions.recordStored, (state, { subject, record }) => change(state, subject, (records) => adapter.upsertOne(record, records))),
     on(GardenActions.recordRemoved, (state, { subject, id }) => change(state, subject, (records) => adapter.removeOne(id, records))),
   ),
-  extraSelectors: ({ selectRecords, selectGarden }) => {
+  extraSelectors: ({ selectRecords }) => {
     const { selectAll } = adapter.getSelectors();
     const selectRecordsOf = <S extends Subject>(subject: S) =>
       createSelector(selectRecords, (records) => selectAll(records[subject] as EntityState<{ id: string }>) as unknown as Stored<S>[]);
     return {
-      selectContents: createSelector(selectRecords, selectGarden, (records, garden): GardenContents | null =>
-        garden
-          ? ({
-              garden,
-              ...Object.fromEntries(subjects.map((name) => [name, selectAll(records[name] as EntityState<{ id: string }>)])),
-            } as GardenContents)
-          : null,
-      ),
       selectPlaces: selectRecordsOf('places'),
       selectPlantings: selectRecordsOf('plantings'),
       selectCases: selectRecordsOf('cases'),

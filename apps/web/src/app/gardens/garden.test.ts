@@ -3,7 +3,18 @@ import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { provideStore, Store } from '@ngrx/store';
-import { application, contents, decision, assessment, now, planting, sickness, summary, today } from '../testing/test-garden';
+import {
+  application,
+  assessment,
+  contents,
+  decision,
+  now,
+  planting,
+  plantingRecord,
+  sickness,
+  summary,
+  today,
+} from '../testing/test-garden';
 import { Garden } from './garden';
 import { GardenActions, gardenFeature } from './garden-state';
 
@@ -16,7 +27,7 @@ function start(change: Partial<typeof contents> = {}) {
     providers: [provideZonelessChangeDetection(), provideStore({ [gardenFeature.name]: gardenFeature.reducer })],
   });
   const store = TestBed.inject(Store);
-  store.dispatch(GardenActions.loaded({ contents: { ...contents, ...change }, asOf: null }));
+  store.dispatch(GardenActions.loaded({ contents: { ...contents, ...change }, seasons: [] }));
   return { garden: TestBed.inject(Garden), store };
 }
 
@@ -71,4 +82,35 @@ test('what is stored or taken back is seen at once', () => {
   expect(garden.planting(planting.id)?.cultivar).toBe('Other');
   store.dispatch(GardenActions.recordRemoved({ subject: 'plantings', id: planting.id }));
   expect(garden.plantings()).toEqual([]);
+});
+
+test('every case is told in a line: those that are here, on the place where they were then, and those of earlier seasons', () => {
+  const past = {
+    id: 'old',
+    plantingId: 'gone',
+    placeId: 'wall',
+    host: 'pea',
+    openedOn: '2025-06-01',
+    closedOn: '2025-07-01',
+    conditions: ['mite'],
+  };
+  const moved = { ...plantingRecord, events: [{ kind: 'moved' as const, on: '2026-07-10', placeId: 'sill', setting: 'indoor' as const }] };
+  const { garden } = start({ pastCases: [past, { ...past, id: sickness.id }], plantings: [moved] });
+  expect(garden.pastCases().map(({ id }) => id)).toEqual(['old']);
+  expect(garden.toldCases()).toEqual([
+    past,
+    expect.objectContaining({ id: sickness.id, placeId: 'bed', host: 'leek', conditions: ['leek-rust'] }),
+  ]);
+});
+
+test('a year that reaches into two seasons is here once both are', () => {
+  const { garden, store } = start({
+    garden: { ...summary, latitude: -40 },
+    season: { from: '2026-07-01', to: '2027-06-30' },
+    firstSeason: '2024-07-01',
+  });
+  expect(garden.years()).toEqual(['2024', '2025', '2026']);
+  expect(['2024', '2025', '2026'].map(garden.hasYear)).toEqual([false, false, false]);
+  store.dispatch(GardenActions.seasonLoaded({ from: '2025-07-01', contents: { ...contents, places: [] } }));
+  expect(['2024', '2025', '2026'].map(garden.hasYear)).toEqual([false, false, true]);
 });

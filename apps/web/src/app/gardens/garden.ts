@@ -1,10 +1,11 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Assessment, Case, Decision, GardenSummary, Place, Planting as PlantingRecord } from '@field-nurse/contract';
-import { dayAt, usualSeasonStart } from '@field-nurse/core/timing';
+import type { Assessment, Case, Decision, GardenSummary, PastCase, Place, Planting as PlantingRecord } from '@field-nurse/contract';
+import { plantingOn } from '@field-nurse/core/ground';
+import { dayAt, seasonOf, usualSeasonStart } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { appliedTo } from './applied';
 import type { Applied } from './applied';
-import { gardenFeature } from './garden-state';
+import { GardenActions, gardenFeature } from './garden-state';
 import { plantingNow } from './plantings-now';
 import type { Planting } from './plantings-now';
 
@@ -33,12 +34,38 @@ export class Garden {
   readonly clinicSamples = this.#store.selectSignal(gardenFeature.selectClinicSamples);
   readonly comments = this.#store.selectSignal(gardenFeature.selectComments);
 
+  readonly #pastCases = this.#store.selectSignal(gardenFeature.selectPastCases);
+  readonly #season = this.#store.selectSignal(gardenFeature.selectSeason);
+  readonly #firstSeason = this.#store.selectSignal(gardenFeature.selectFirstSeason);
+  readonly #seasons = this.#store.selectSignal(gardenFeature.selectSeasons);
+
   readonly now = computed(() => this.#maybe()?.fixedNow ?? new Date(this.#tick()).toISOString());
   readonly today = computed(() => dayAt(this.now(), this.#maybe()?.timeZone ?? 'UTC'));
   /** as they stand today */
   readonly plantings = computed<readonly Planting[]>(() => this.#plantingRecords().map((one) => plantingNow(one, this.today())));
   /** applications, once for each planting that they went to */
   readonly applied = computed<readonly Applied[]>(() => appliedTo(this.applications()));
+  /** cases of earlier seasons in a line each, as far as they are not here in full */
+  readonly pastCases = computed<readonly PastCase[]>(() => {
+    const here = new Set(this.cases().map(({ id }) => id));
+    return this.#pastCases().filter(({ id }) => !here.has(id));
+  });
+  /** every case of the garden in a line, whether it is here in full or not */
+  readonly toldCases = computed<readonly PastCase[]>(() => {
+    const plantings = new Map(this.#plantingRecords().map((one) => [one.id, one]));
+    const here = this.cases().flatMap(({ id, plantingId, openedOn, closedOn, diagnoses }) => {
+      const planting = plantings.get(plantingId);
+      if (!planting) return [];
+      const { placeId } = plantingOn(planting, openedOn);
+      return [{ id, plantingId, placeId, host: planting.host, openedOn, closedOn, conditions: diagnoses.at(-1)?.conditions ?? [] }];
+    });
+    return [...this.pastCases(), ...here];
+  });
+  /** years in which there may be records, first to this one */
+  readonly years = computed(() => {
+    const [first, last] = [this.#firstSeason() || this.today(), this.today()].map((day) => Number(day.slice(0, 4))) as [number, number];
+    return Array.from({ length: last - first + 1 }, (_, i) => String(first + i));
+  });
   /** month and day on which its season begins */
   readonly seasonStart = computed(() => this.summary().seasonStart ?? usualSeasonStart(this.summary().latitude));
   readonly canWrite = computed(() => ['owner', 'member'].includes(this.#maybe()?.role ?? ''));
@@ -48,6 +75,23 @@ export class Garden {
   constructor() {
     const minuteMs = 60_000;
     setInterval(() => this.#tick.set(Date.now()), minuteMs);
+  }
+
+  /** Bring the records of a year that are not on this device yet. */
+  openYear(year: string): void {
+    for (const from of this.#seasonsOf(year)) if (!this.#isHere(from)) this.#store.dispatch(GardenActions.seasonOpened({ day: from }));
+  }
+
+  readonly seasonFault = this.#store.selectSignal(gardenFeature.selectSeasonFault);
+  /** whether all records of a year are on this device */
+  hasYear = (year: string): boolean => this.#seasonsOf(year).every((from) => this.#isHere(from));
+
+  #isHere = (from: string) => from === this.#season().from || this.#seasons().includes(from);
+
+  /** first days of the seasons that a calendar year has a part in, as far as there are any */
+  #seasonsOf(year: string): string[] {
+    const ends = [`${year}-01-01`, `${year}-12-31`].map((day) => seasonOf(day, this.seasonStart()).from);
+    return [...new Set(ends)].filter((from) => from >= this.#firstSeason() && from <= this.#season().from);
   }
 
   place = (id: string): Place | undefined => this.places().find((one) => one.id === id);

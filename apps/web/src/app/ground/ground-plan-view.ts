@@ -1,10 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatSliderModule } from '@angular/material/slider';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Router, RouterLink } from '@angular/router';
 import type { Place, Shape, Written } from '@field-nurse/contract';
-import { planArea } from '@field-nurse/core/ground';
+import { bedRestsOf, planArea } from '@field-nurse/core/ground';
 import { addDays, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
@@ -23,7 +23,6 @@ import { asKind, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
 import type { PlantingMarks } from './plan-marks';
 import { growingOn, middleOf, planShapes, usedOn } from './plan-shapes';
-import { bedRestsOf } from './rests';
 
 const layers = [
   { id: 'health', word: 'How it does' },
@@ -65,13 +64,7 @@ export class PlanView {
   protected readonly chosen = signal<string | null>(null);
   protected readonly fault = signal('');
 
-  readonly #first = computed(
-    () =>
-      this.garden
-        .plantings()
-        .map(({ plantedOn }) => plantedOn)
-        .sort()[0] ?? this.garden.today(),
-  );
+  readonly #first = computed(() => `${this.garden.years()[0]}-01-01`);
   protected readonly days = computed(() => Math.max(1, daysBetween(this.#start(), this.garden.today())));
   // Two seasons back are enough to drag through.
   readonly #start = computed(() => {
@@ -86,9 +79,17 @@ export class PlanView {
   readonly #shapes = computed(() => planShapes(this.garden.places(), this.garden.plantings(), this.day()));
   readonly #dueNow = computed(() => new Set(this.#book.due().map(({ id }) => id)));
   readonly #resting = computed(() => {
-    const rests = bedRestsOf(this.garden.cases(), this.garden.plantings(), this.library.conditions(), this.library.hosts());
+    const rests = bedRestsOf(this.garden.toldCases(), this.library.conditions(), (host) => this.library.hosts().get(host)?.family);
     return rests.filter(({ from, until }) => from <= this.day() && this.day() < until);
   });
+
+  constructor() {
+    // Dragged back into an older season, its records come.
+    effect(() => {
+      const year = this.day().slice(0, 4);
+      untracked(() => this.garden.openYear(year));
+    });
+  }
 
   protected readonly items = computed<readonly PlanItem[]>(() => {
     const [shapes, day, shown] = [this.#shapes(), this.day(), this.shown()];

@@ -1,10 +1,8 @@
 import { planArea } from '@field-nurse/core/ground';
-import type { Condition, Host } from '@field-nurse/library';
-import { applied, assessment, place, planting, sickness } from '../testing/test-garden';
+import { applied, assessment, place, sickness } from '../testing/test-garden';
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
 import { asKind, dragged, handles, pulled, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
-import { bedRestsOf } from './rests';
 
 const bed = { kind: 'rectangle' as const, x: 5, y: 2, width: 10, depth: 2, turn: 0 };
 const round = { kind: 'circle' as const, x: 0, y: 0, radius: 2 };
@@ -77,27 +75,6 @@ describe('the plan as it was', () => {
       undefined,
     ]);
   });
-});
-
-test('what lasts in the soil closes the place to its families', () => {
-  const rot = { id: 'rot', restYears: 15, hosts: { often: ['onion'], sometimes: ['leek'], seldom: [] } } as unknown as Condition;
-  const conditions = new Map([['rot', rot]]);
-  const hosts = new Map([
-    ['onion', { family: 'alliaceae' } as Host],
-    ['leek', { family: 'alliaceae' } as Host],
-  ]);
-  const closed = {
-    ...sickness,
-    openedOn: '2025-06-20',
-    closedOn: '2025-06-24',
-    outcome: 'removed' as const,
-    diagnoses: [{ on: '2025-06-20', conditions: ['rot'], why: '' }],
-  };
-  expect(bedRestsOf([closed], [planting], conditions, hosts)).toEqual([
-    { placeId: 'bed', condition: 'rot', families: ['alliaceae'], from: '2025-06-20', until: '2040-06-24' },
-  ]);
-  expect(bedRestsOf([{ ...closed, diagnoses: [] }], [planting], conditions, hosts)).toEqual([]);
-  expect(bedRestsOf([closed], [], conditions, hosts)).toEqual([]);
 });
 
 describe('GeoJSON', () => {

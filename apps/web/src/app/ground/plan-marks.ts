@@ -1,7 +1,7 @@
 import type { Case, Assessment, Trap } from '@field-nurse/contract';
 import type { RecoveryStatus } from '@field-nurse/core/recovery';
+import { statusOf } from '@field-nurse/core/recovery';
 import type { Applied } from '../gardens/applied';
-import { statusOf } from '../recovery/case-assessments';
 
 /** What the plan shows on a planting on one day. */
 export interface PlantingMarks {

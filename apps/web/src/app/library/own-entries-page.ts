@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { OwnEntry } from '@field-nurse/contract';
+import { historyOf } from '@field-nurse/core/diagnosis';
 import { ApiError } from '../api/api-error';
-import { historyOf } from '../cases/case-question';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { saveFile } from '../shared/save-file';
@@ -35,7 +35,7 @@ export class OwnEntriesPage {
   );
   /** confirmed cases by trouble and plant, most first */
   protected readonly history = computed(() =>
-    historyOf(this.garden.cases(), this.garden.plantings()).sort((a, b) => b.count - a.count || a.condition.localeCompare(b.condition)),
+    [...historyOf(this.garden.toldCases())].sort((a, b) => b.count - a.count || a.condition.localeCompare(b.condition)),
   );
   protected readonly report = signal<readonly string[]>([]);
   protected readonly busy = signal(false);

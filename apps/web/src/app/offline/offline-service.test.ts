@@ -170,7 +170,7 @@ test('signing out forgets session, garden and weather, and not what waits', asyn
   await offline.saveGarden(contents);
   await offline.saveWeather(garden, { hours: [], forecast: null, station: null });
   await offline.keep(garden, 'places', id, 0, value, null);
-  expect(await offline.gardenCopy(garden)).toMatchObject({ id: garden });
+  expect(await offline.gardenCopy(garden)).toMatchObject({ contents: { garden: { id: garden } } });
   await offline.forget();
   expect([await offline.session(), await offline.gardenCopy(garden), await offline.weather(garden)]).toEqual([
     undefined,

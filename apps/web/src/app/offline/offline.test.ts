@@ -6,6 +6,7 @@ import { ApiError } from '../api/api-error';
 import { contents, place } from '../testing/test-garden';
 import { LocalDb } from './local-db';
 import { merge } from './merge';
+import { readCopy, saveContents } from './garden-copy';
 import { withWaiting } from './overlay';
 import { sendWaiting } from './send-waiting';
 import type { WaitingWrite } from './waiting';
@@ -224,14 +225,15 @@ describe('sending what waits', () => {
   });
 
   test('what was sent is in this device’s copy at once, so that a page loaded without signal knows it', async () => {
-    await db.gardens.put({ id: 'g', contents, savedAt: '2026-07-18T09:00:00.000Z' });
+    await saveContents(db, contents);
+    await db.gardens.update('g', { savedAt: '2026-07-18T09:00:00.000Z' });
     await db.writes.add(waiting());
     await send(new Server({ ...place }), {
       push: () => {
         throw new Error('the page went away');
       },
     } as never).catch(() => undefined);
-    const copy = await db.gardens.get('g');
+    const copy = await readCopy(db, 'g');
     expect(copy!.contents.places).toMatchObject([{ name: 'Long bed', version: 2 }]);
     expect(copy!.savedAt).toBe('2026-07-18T09:00:00.000Z');
     expect(await left()).toBe(0);

@@ -1,9 +1,12 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { ClinicReport, GardenContents, Session, Stored, Subject, WeatherAnswer, Written } from '@field-nurse/contract';
+import type { ClinicReport, GardenContents, SeasonContents, Session, Stored, Subject, WeatherAnswer, Written } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { Api } from '../api/api';
 import { GardenActions } from '../gardens/garden-state';
-import type { GardenCopy, LocalDb } from './local-db';
+import type { KnownRecord } from '../gardens/known-record';
+import { readCopy, saveContents, saveRecords, saveSeason } from './garden-copy';
+import type { ReadCopy } from './garden-copy';
+import type { GardenHead, LocalDb } from './local-db';
 import { asRecord, withWaiting } from './overlay';
 import { sendWaiting } from './send-waiting';
 import type { Sending } from './send-waiting';
@@ -147,9 +150,12 @@ export class Offline {
   saveSession = async (session: Session): Promise<void> => void (await (await this.#local()).sessions.put({ key: 'session', session }));
   session = async (): Promise<Session | undefined> => (await (await this.#local()).sessions.get('session'))?.session;
 
-  saveGarden = async (contents: GardenContents): Promise<void> =>
-    void (await (await this.#local()).gardens.put({ id: contents.garden.id, contents, savedAt: new Date().toISOString() }));
-  gardenCopy = async (id: string): Promise<GardenCopy | undefined> => (await this.#local()).gardens.get(id);
+  saveGarden = async (contents: GardenContents): Promise<void> => saveContents(await this.#local(), contents);
+  saveSeason = async (garden: string, from: string, contents: SeasonContents): Promise<void> =>
+    saveSeason(await this.#local(), garden, from, contents);
+  saveRecords = async (garden: string, records: readonly KnownRecord[], head: Partial<GardenHead> = {}): Promise<void> =>
+    saveRecords(await this.#local(), garden, records, head);
+  gardenCopy = async (id: string): Promise<ReadCopy | undefined> => readCopy(await this.#local(), id);
 
   saveWeather = async (garden: string, answer: WeatherAnswer): Promise<void> =>
     void (await (await this.#local()).weather.put({ garden, answer }));
@@ -167,10 +173,22 @@ export class Offline {
     return withWaiting(contents, writes);
   }
 
+  /** Records that this person changed and that wait to be sent, as they will be. */
+  async waitingRecords(garden: string): Promise<KnownRecord[]> {
+    const writes = await (await this.#local()).writes.where('garden').equals(garden).filter(isOf(this.#person())).sortBy('sequence');
+    return writes.map((write) => ({ subject: write.subject, id: write.id, record: asRecord(write) as unknown as Stored<Subject> }));
+  }
+
   /** Forget the copies when somebody signs out; what waits to be sent stays. */
   async forget(): Promise<void> {
     const db = await this.#local();
-    await Promise.all([db.gardens.clear(), db.sessions.clear(), db.weather.clear(), db.clinics.clear()]);
+    await Promise.all([db.gardens, db.records, db.sessions, db.weather, db.clinics].map((table) => table.clear()));
+  }
+
+  /** Forget the copy of a garden that may not be read any more; what was to be sent to it stays. */
+  async forgetCopy(garden: string): Promise<void> {
+    const db = await this.#local();
+    await Promise.all([db.gardens.delete(garden), db.records.where('garden').equals(garden).delete()]);
   }
 
   /** Forget a garden that was left or deleted, with all that was to be sent to it. */
@@ -178,7 +196,7 @@ export class Offline {
     const db = await this.#local();
     if (this.#garden() === garden) this.#garden.set(null);
     await Promise.all([db.gardens.delete(garden), db.weather.delete(garden), db.clinics.delete(garden)]);
-    for (const table of [db.writes, db.photos, db.aside]) await table.where('garden').equals(garden).delete();
+    for (const table of [db.records, db.writes, db.photos, db.aside]) await table.where('garden').equals(garden).delete();
     this.#counts.set({ writes: 0, photos: 0, ofOthers: 0 });
     this.aside.set([]);
   }

@@ -2,9 +2,9 @@ import type { Stored, Subject, Written } from '@field-nurse/contract';
 import { firstValueFrom } from 'rxjs';
 import type { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
+import { saveRecords } from './garden-copy';
 import type { LocalDb } from './local-db';
 import { merge } from './merge';
-import { withRecord } from './overlay';
 import { isOf } from './waiting';
 import type { WaitingPhoto, WaitingWrite } from './waiting';
 
@@ -125,9 +125,9 @@ async function judge(
 
 /** What was sent waits no more: in the same step it enters this device's copy, or a page that is loaded in between would know nothing of it. */
 async function settle(db: LocalDb, write: WaitingWrite, record: Stored<Subject>): Promise<void> {
-  await db.transaction('rw', db.writes, db.gardens, async () => {
-    const copy = await db.gardens.get(write.garden);
-    if (copy) await db.gardens.put({ ...copy, contents: withRecord(copy.contents, write.subject, record) });
+  const { garden, subject, id } = write;
+  await db.transaction('rw', db.writes, db.gardens, db.records, async () => {
+    await saveRecords(db, garden, [{ subject, id, record }]);
     await db.writes.delete(write.sequence!);
   });
 }

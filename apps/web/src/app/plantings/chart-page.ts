@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -14,7 +15,7 @@ const widthAtFirst = 600;
 /** The planting chart: every planting of a season as one strip, by place. */
 @Component({
   selector: 'fn-chart-page',
-  imports: [RouterLink, MatButtonToggleModule, MeasuredWidth, PlantingStrip],
+  imports: [RouterLink, MatFormFieldModule, MatSelectModule, MeasuredWidth, PlantingStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './chart-page.scss',
   template: `
@@ -25,13 +26,21 @@ const widthAtFirst = 600;
           <p>Each planting through the season</p>
         </div>
         @if (years().length > 1) {
-          <mat-button-toggle-group aria-label="Season" hideSingleSelectionIndicator [value]="year()" (change)="year.set($event.value)">
-            @for (one of years(); track one) {
-              <mat-button-toggle [value]="one">{{ one }}</mat-button-toggle>
-            }
-          </mat-button-toggle-group>
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>Season</mat-label>
+            <mat-select [value]="year()" (selectionChange)="show($event.value)">
+              @for (one of years(); track one) {
+                <mat-option [value]="one">{{ one }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
         }
       </div>
+      @if (coming()) {
+        <p role="status">
+          {{ garden.seasonFault() ? garden.seasonFault() + ' What is on this device is shown.' : 'Fetching ' + year() + ' …' }}
+        </p>
+      }
       @if (garden.plantings().length === 0) {
         <div class="fn-empty">
           <h2>No planting yet</h2>
@@ -112,13 +121,10 @@ export class ChartPage {
     applications: this.garden.applied(),
     stops: this.garden.stops(),
   }));
-  protected readonly years = computed(() => {
-    const { plantings, assessments } = this.#records();
-    const noted = [...plantings.map(({ plantedOn }) => plantedOn), ...assessments.map(({ assessedOn }) => assessedOn), this.garden.today()];
-    const firstNoted = assessments.map(({ assessedOn }) => assessedOn.slice(0, 4)).sort()[0] ?? this.garden.today().slice(0, 4);
-    return [...new Set(noted.map((day) => day.slice(0, 4)))].filter((year) => year >= firstNoted).sort();
-  });
+  protected readonly years = this.garden.years;
   protected readonly year = signal(this.garden.today().slice(0, 4));
+  /** the records of the year are on their way */
+  protected readonly coming = computed(() => !this.garden.hasYear(this.year()));
   readonly #zone = this.garden.summary().timeZone;
   protected readonly span = computed(() => seasonSpan(this.year(), this.#records(), this.garden.today(), this.#zone));
   protected readonly places = computed(() => {
@@ -129,6 +135,11 @@ export class ChartPage {
     }
     return [...byPlace].map(([name, strips]) => ({ name, strips })).sort((a, b) => a.name.localeCompare(b.name));
   });
+  protected show(year: string): void {
+    this.year.set(year);
+    this.garden.openYear(year);
+  }
+
   protected readonly months = computed(() => {
     const x = dayScale(this.span(), this.width());
     return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { keepOutUntil, notPickedUntil } from '@field-nurse/core/timing';
 import { workingConditions } from '../cases/case-diagnoses';
 import { OpenCase } from '../cases/open-case';
 import { Drawing } from '../drawing/drawing';
@@ -14,7 +15,6 @@ import { dayScale, monthStarts, monthWord } from './day-scale';
 import { HeldApart } from './quarantine-panel';
 import { PlantingStrip } from './planting-strip';
 import { seasonSpan, stripsWithin } from './strips';
-import { keepOutUntil, safeToPickFrom } from './intervals-now';
 
 /** One planting: what it is, how it does, what was done, and the way to open a case. */
 @Component({
@@ -161,7 +161,7 @@ export class PlantingPage {
     return until && instantWord(until, this.#zone);
   });
   protected readonly unsafeUntil = computed(() => {
-    const day = safeToPickFrom(this.applications(), this.garden.today());
+    const day = notPickedUntil(this.applications(), this.garden.today());
     return day && this.day(day);
   });
   protected readonly cases = computed(() =>

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { quarantineOf } from '@field-nurse/core/ground';
 import type { Planting } from '../gardens/plantings-now';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
-import { quarantineOf } from '../scouting/to-walk';
 import { dayWord, fromToday } from '../shared/days';
 
 /** A new arrival that is held apart: how far it has come, and its release once enough clean looks are made. */

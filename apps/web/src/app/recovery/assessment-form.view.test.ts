@@ -4,11 +4,11 @@ import { AssessmentForm } from './assessment-form';
 
 const inputs = { nextIn: ({ severity }: { severity: number }) => (severity > 20 ? 3 : 7) };
 
-test('a new assessment begins from the one before, today, with the next one proposed', async () => {
+test('a new look begins from the one before, today, with the next one proposed', async () => {
   const { page, text, told, press } = await show(AssessmentForm, { ...inputs, before: 30 });
   const saved = told('saved');
   expect(text()).toContain('Severity: 30 % of the plant');
-  expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('2026-07-21');
+  expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('21 Jul 2026');
   expect(text()).toContain('in 3 days');
   await press('Log this look');
   expect(saved).toEqual([
@@ -16,13 +16,13 @@ test('a new assessment begins from the one before, today, with the next one prop
   ]);
 });
 
-test('the proposal moves with the day of the assessment, and may be left out', async () => {
+test('the proposal moves with the day of the look, and may be left out', async () => {
   const { page, type, told, press, text } = await show(AssessmentForm, inputs);
   const saved = told('saved');
-  await type('Looked on', '2026-07-16');
-  expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('2026-07-23');
+  await type('Looked on', '16/7/2026');
+  expect(page.getByLabelText<HTMLInputElement>('Look again on').value).toBe('23 Jul 2026');
   await type('Look again on', '');
-  expect(text()).toContain('no assessment planned');
+  expect(text()).toContain('no look planned');
   await press('Log this look');
   expect(saved).toMatchObject([{ assessedOn: '2026-07-16', nextAssessmentOn: null }]);
 });
@@ -30,8 +30,9 @@ test('the proposal moves with the day of the assessment, and may be left out', a
 test.each([
   ['Count (if you count)', '-3', 'A whole number from 0, or empty.'],
   ['Count (if you count)', '2.5', 'A whole number from 0, or empty.'],
-  ['Looked on', '2026-08-01', 'Today or before.'],
-  ['Looked on', '', 'Give a day.'],
+  ['Looked on', '1 Aug 2026', 'Give a day up to 18 Jul 2026.'],
+  ['Looked on', '', 'Give a day up to 18 Jul 2026.'],
+  ['Looked on', 'last Tuesday', 'Give a day up to 18 Jul 2026.'],
 ])('%s “%s” is refused where it stands, and not saved', async (label, value, fault) => {
   const { type, told, page, text } = await show(AssessmentForm, inputs);
   const saved = told('saved');

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, resource, 
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Assessment } from '@field-nurse/contract';
-import { daysToNextLook, expectedSeverity } from '@field-nurse/core/recovery';
+import { daysToNextLook, expectedSeverity, nextAssessmentOn, statusOf } from '@field-nurse/core/recovery';
 import { addDays, dayAt, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Calc } from '../calc/calc';
@@ -14,7 +14,6 @@ import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { dayWord, fromToday } from '../shared/days';
 import { advice, growthWords } from '../shared/words';
-import { nextAssessmentOn, statusOf } from './case-assessments';
 import type { Outcome } from './close-case';
 import { CloseCase } from './close-case';
 import type { LookValue } from './assessment-form';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { statusOf } from '@field-nurse/core/recovery';
 import { Garden } from '../gardens/garden';
 import { statusWords } from '../shared/words';
-import { statusOf } from './case-assessments';
 
 // Shape and fill change with the state, so that none of it hangs on colour.
 export const healthMarks: Readonly<Record<string, string>> = {

@@ -3,16 +3,16 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import type { Stop } from '@field-nurse/contract';
-import { readMeter, walkPicks } from '@field-nurse/core/sampling';
+import { levelsNow, readMeter, walkPicks } from '@field-nurse/core/sampling';
 import { seededRandom } from '@field-nurse/core/statistics';
+import type { LevelNow } from '@field-nurse/core/sampling';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
 import { Stepper } from '../shared/stepper';
-import { levelsNow, levelWords } from './levels';
-import type { LevelNow } from './levels';
 import { MeterWorth } from './operating-characteristic';
 import { OwnLevel } from './own-level';
+import { levelWords } from './level-words';
 
 /** The sample of one stop: what is counted, and one value per plant. */
 export type Sample = Pick<Stop, 'target' | 'measure' | 'sample' | 'decision'>;

@@ -3,10 +3,10 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import type { OwnThreshold, Written } from '@field-nurse/contract';
+import type { LevelNow } from '@field-nurse/core/sampling';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
-import type { LevelNow } from './levels';
 
 /** The grower's own level instead of that of the library, with its reason; and the way back. */
 @Component({

@@ -1,12 +1,13 @@
 import type { Stop } from '@field-nurse/contract';
+import { levelsNow } from '@field-nurse/core/sampling';
+import { lastLooksOf, quarantineOf, toWalk } from '@field-nurse/core/ground';
+import type { RoundKnowledge, RoundRecords } from '@field-nurse/core/ground';
 import { gardenNow, planting, sickness, today } from '../testing/test-garden';
 import { middleOf, planShapes } from '../ground/plan-shapes';
 import { isPicture } from './shrink-photo';
-import { levelsNow, levelWords } from './levels';
 import { questionOf } from './operating-characteristic';
 import { emptyDraft, isFind, stopOf } from './stop-draft';
-import { lastLookOn, quarantineOf, toWalk } from './to-walk';
-import type { RoundKnowledge, RoundRecords } from './to-walk';
+import { levelWords } from './level-words';
 
 const stop: Stop = {
   id: 's',
@@ -14,7 +15,7 @@ const stop: Stop = {
   ...stopOf(emptyDraft(undefined), { roundId: 'r', plantingId: 'leeks', lookedAt: '2026-07-14T07:00:00.000Z', caseId: null }),
   clockMended: false,
 };
-const records: RoundRecords = { ...gardenNow, stops: [], today, timeZone: 'Europe/London' };
+const records: RoundRecords = { ...gardenNow, told: [], stops: [], today, timeZone: 'Europe/London' };
 const knowledge: RoundKnowledge = {
   riskOf: () => ({ risk: 0.3, feared: 'Leek moth' }),
   catching: (condition) => condition === 'leek-rust',
@@ -36,23 +37,24 @@ describe('what the round is planned from', () => {
   });
 
   test('cases on the same host, on any planting, are first sights', () => {
-    const other = { ...planting, id: 'last', endedOn: '2025-10-01', plantedOn: '2025-05-01' };
     const old = {
-      ...sickness,
       id: 'old',
       plantingId: 'last',
+      placeId: 'bed',
+      host: 'leek',
       openedOn: '2025-06-22',
       closedOn: '2025-08-01',
-      outcome: 'recovered' as const,
+      conditions: ['leek-rust'],
     };
-    const [walk] = toWalk({ ...records, plantings: [planting, other], cases: [old] }, knowledge);
+    const [walk] = toWalk({ ...records, told: [old, { ...old, id: 'peas', host: 'pea' }] }, knowledge);
+    expect(walk!.firstSights).toHaveLength(1);
     expect(walk!.firstSights).toMatchObject([{ on: '2025-06-22' }]);
   });
 
   test('the last look is the newest of stops, looks and opened cases', () => {
-    expect(lastLookOn(records, 'leeks')).toBe('2026-07-03');
-    expect(lastLookOn({ ...records, stops: [stop] }, 'leeks')).toBe('2026-07-14');
-    expect(lastLookOn({ ...records, stops: [], assessments: [], cases: [] }, 'leeks')).toBeNull();
+    expect(lastLooksOf(records).get('leeks')).toBe('2026-07-03');
+    expect(lastLooksOf({ ...records, stops: [stop] }).get('leeks')).toBe('2026-07-14');
+    expect(lastLooksOf({ ...records, stops: [], assessments: [], cases: [] }).get('leeks')).toBeUndefined();
   });
 
   test('a planting held apart counts its clean stops', () => {

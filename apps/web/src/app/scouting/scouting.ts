@@ -1,7 +1,7 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { ScoutingRound, Stop } from '@field-nurse/contract';
 import type { LookPlan } from '@field-nurse/core/diagnosis';
-import { planScoutingRound } from '@field-nurse/core/ground';
+import { planScoutingRound, toWalk } from '@field-nurse/core/ground';
 import type { RoundStop } from '@field-nurse/core/ground';
 import { Calc } from '../calc/calc';
 import type { LookPlace } from '../calc/calc.worker';
@@ -11,7 +11,6 @@ import { Records } from '../gardens/records';
 import { middleOf, planShapes } from '../ground/plan-shapes';
 import { Library } from '../library/library';
 import { GardenWeather } from '../weather/garden-weather';
-import { toWalk } from './to-walk';
 
 const spreading = new Set(['insect', 'mite', 'mollusc', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode']);
 
@@ -42,6 +41,7 @@ export class Scouting {
         {
           plantings: this.#garden.plantings(),
           cases: this.#garden.cases(),
+          told: this.#garden.toldCases(),
           decisions: this.#garden.decisions(),
           assessments: this.#garden.assessments(),
           stops: this.#garden.stops(),

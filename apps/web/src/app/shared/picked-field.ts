@@ -1,26 +1,26 @@
 import type { DoCheck } from '@angular/core';
-import { ChangeDetectorRef, Directive, inject, input, model, signal } from '@angular/core';
+import { Directive, inject, input, model, signal, viewChild } from '@angular/core';
 import type { ControlValueAccessor } from '@angular/forms';
 import { NgControl } from '@angular/forms';
 import type { ErrorStateMatcher } from '@angular/material/core';
+import { MatInput } from '@angular/material/input';
 
 /** What the day field and the time field share: a value in plain text, alone or as a form's control, and when to show that it is wrong. */
 @Directive()
 export abstract class PickedField implements ControlValueAccessor, DoCheck {
   readonly #control = inject(NgControl, { self: true, optional: true });
-  readonly #changes = inject(ChangeDetectorRef);
   readonly label = input.required<string>();
   readonly hint = input('');
   readonly required = input(false);
   /** what to say when it is wrong; the field says itself what it can read */
   readonly error = input('');
   readonly value = model<string | null>(null);
+  protected readonly field = viewChild(MatInput);
   protected readonly disabled = signal(false);
   /** what was typed is no day, no time, or out of range */
   protected readonly unread = signal(false);
   #changed: (value: string | null) => void = () => undefined;
   #touched: () => void = () => undefined;
-  #state = '';
 
   constructor() {
     if (this.#control) this.#control.valueAccessor = this;
@@ -32,9 +32,7 @@ export abstract class PickedField implements ControlValueAccessor, DoCheck {
 
   ngDoCheck(): void {
     // A form's own state is no signal: it is looked at whenever the page around is.
-    const state = `${this.#control?.touched} ${JSON.stringify(this.#control?.errors)}`;
-    if (state !== this.#state) this.#changes.markForCheck();
-    this.#state = state;
+    this.field()?.updateErrorState();
   }
 
   writeValue(value: string | null): void {
@@ -66,5 +64,6 @@ export abstract class PickedField implements ControlValueAccessor, DoCheck {
     this.value.set(taken);
     this.#changed(taken);
     if (!readable) this.#control?.control?.setErrors({ unread: true });
+    this.field()?.updateErrorState();
   }
 }

@@ -110,6 +110,11 @@ export class Finder {
         kind: one.closedOn ? 'closed case' : 'case',
         link: [...base, 'cases', one.id],
       })),
+      ...this.#garden.pastCases().map(({ id, conditions, host, openedOn }) => ({
+        word: [this.#library.conditionNames(conditions), this.#library.hostName(host), openedOn.slice(0, 4)].join(' · '),
+        kind: 'closed case',
+        link: [...base, 'cases', id],
+      })),
     ];
   });
 

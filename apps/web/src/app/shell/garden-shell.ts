@@ -1,8 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, HostListener, inject, Injector, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, HostListener, inject, Injector, input, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
-import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import type { ActivatedRouteSnapshot } from '@angular/router';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { filter } from 'rxjs';
 import { gardenFeature, GardenActions } from '../gardens/garden-state';
 import { Offline } from '../offline/offline';
 import { goKeys, navigation } from './navigation';
@@ -10,6 +13,14 @@ import { Theme } from './theme';
 
 const themeWords = { auto: 'Look: as the device', light: 'Look: light', dark: 'Look: dark', sun: 'Look: full sun' } as const;
 const sequenceMs = 1200;
+
+/** parts of addresses that name a record which may lie in an older season */
+const soughtSubjects = [
+  ['case', 'cases'],
+  ['application', 'applications'],
+  ['planting', 'plantings'],
+  ['trap', 'traps'],
+] as const;
 
 /** The frame around a garden's pages: where you are, where you can go, and the keys for it. */
 @Component({
@@ -75,7 +86,10 @@ const sequenceMs = 1200;
               <button type="button" (click)="again()">Try now</button>
             </p>
           }
-          <router-outlet />
+          @if (seeking()) {
+            <p class="fn-page" role="status">Looking in earlier seasons …</p>
+          }
+          <div [hidden]="seeking()"><router-outlet /></div>
         }
         @case ('failed') {
           <div class="fn-page">
@@ -114,6 +128,34 @@ export class GardenShell {
     new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant));
   protected readonly themeWord = computed(() => themeWords[this.theme.name()]);
   #lastKey = { key: '', at: 0 };
+
+  readonly #address = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd)));
+  /** a record that the address names and that is not here, until it is known where it lies */
+  protected readonly seeking = computed(() => {
+    this.#address();
+    const id = this.#sought();
+    return id !== undefined && !this.#notFound().includes(id) && this.#seasonFault() === '';
+  });
+  readonly #notFound = this.#store.selectSignal(gardenFeature.selectNotFound);
+  readonly #seasonFault = this.#store.selectSignal(gardenFeature.selectSeasonFault);
+  readonly #records = this.#store.selectSignal(gardenFeature.selectRecords);
+
+  constructor() {
+    effect(() => {
+      const id = this.seeking() && this.status() === 'open' ? this.#sought() : undefined;
+      if (id) untracked(() => this.#store.dispatch(GardenActions.recordSought({ id })));
+    });
+  }
+
+  #sought(): string | undefined {
+    const params = deepest(this.#router.routerState.snapshot.root).params;
+    const records = this.#records();
+    for (const [name, subject] of soughtSubjects) {
+      const id = params[name] as string | undefined;
+      if (id && !(id in records[subject].entities)) return id;
+    }
+    return undefined;
+  }
 
   protected readonly here = () => this.#router.url;
 
@@ -164,4 +206,8 @@ function isTyping(target: EventTarget | null): boolean {
       ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
       target.closest('.cdk-overlay-container') !== null)
   );
+}
+
+function deepest(route: ActivatedRouteSnapshot): ActivatedRouteSnapshot {
+  return route.firstChild ? deepest(route.firstChild) : route;
 }

@@ -24,7 +24,16 @@ export const reference = JSON.parse(readFileSync(built, 'utf8')) as Library;
 // What is in sight is a matter of styles, which aren't loaded here: asking for each element takes most of the time.
 configure({ defaultHidden: true });
 // The simulated page has no screen whose width could be asked for, and nothing moves on it.
-globalThis.matchMedia = (media) => ({ media, matches: true }) as MediaQueryList;
+const deaf = () => undefined;
+globalThis.matchMedia = (media) =>
+  ({
+    media,
+    matches: true,
+    addListener: deaf,
+    removeListener: deaf,
+    addEventListener: deaf,
+    removeEventListener: deaf,
+  }) as unknown as MediaQueryList;
 globalThis.IntersectionObserver = class {
   observe() {}
   unobserve() {}
@@ -119,6 +128,12 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     applied: signal(appliedTo(all.applications)),
     seasonStart: signal('01-01'),
     appliedDays: () => [],
+    pastCases: signal(all.pastCases),
+    toldCases: signal(all.pastCases),
+    years: signal(['2025', '2026']),
+    hasYear: () => true,
+    openYear: () => undefined,
+    seasonFault: signal(''),
     clinicSamples: signal(all.clinicSamples),
     ownEntries: signal(all.ownEntries),
     comments: signal(all.comments),

@@ -137,6 +137,10 @@ export const assessment: Assessment = {
 
 export const contents: GardenContents = {
   garden: summary,
+  sequence: 7,
+  season: { from: '2026-01-01', to: '2026-12-31' },
+  firstSeason: '2025-01-01',
+  pastCases: [],
   places: [place],
   plantings: [plantingRecord],
   cases: [sickness],

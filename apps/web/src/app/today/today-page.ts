@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { quarantineOf } from '@field-nurse/core/ground';
+import { checkOn, spotNow } from '@field-nurse/core/sampling';
+import { agendaFor } from '@field-nurse/core/planning';
 import { workingConditions } from '../cases/case-diagnoses';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { stepWords } from '../clinic/clinic-words';
@@ -11,12 +14,9 @@ import { StatusMark } from '../recovery/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
 import { PreventionWalk } from '../prevention/prevention-walk';
 import { Scouting } from '../scouting/scouting';
-import { quarantineOf } from '../scouting/to-walk';
-import { checkOn, spotNow } from '../traps/trap-facts';
 import { GardenWeather } from '../weather/garden-weather';
 import { WeatherRibbon } from '../weather/weather-ribbon';
 import { windowWord } from '../weather/window-words';
-import { agendaFor } from './agenda';
 
 const stopsShown = 4;
 

@@ -6,6 +6,7 @@ import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import type { Catch, Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
+import { intervalsOf, readingsOf, pausedOn, spotNow, totalOf, trapState } from '@field-nurse/core/sampling';
 import { ApiError } from '../api/api-error';
 import { DayField } from '../shared/day-field';
 import { firstLetters } from '../shared/first-letters';
@@ -16,7 +17,6 @@ import { dayWord } from '../shared/days';
 import { Stepper } from '../shared/stepper';
 import { CatchChart } from './catch-chart';
 import { SpotPicker } from './spot-picker';
-import { intervalsOf, readingsOf, pausedOn, spotNow, totalOf, trapState } from './trap-facts';
 import { TrapVerdict } from './trap-verdict';
 import { trapCautions, trapKindWords, usualCatch } from './trap-words';
 

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Trap } from '@field-nurse/contract';
+import { checkOn, pausedOn, spotGroups, spotNow, trapState } from '@field-nurse/core/sampling';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord, fromToday } from '../shared/days';
-import { checkOn, pausedOn, spotGroups, spotNow, trapState } from './trap-facts';
 import { trapKindWords } from './trap-words';
 import { TrapVerdict } from './trap-verdict';
 

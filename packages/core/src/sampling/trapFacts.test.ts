@@ -1,34 +1,28 @@
-import type { Catch, Trap } from '@field-nurse/contract';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
-import { checkOn, intervalsOf, levelOf, spotGroups, trapState } from './trap-facts';
+import type { Catch, LevelledCondition, Trap } from './index';
+import { checkOn, intervalsOf, levelOf, spotGroups, trapState } from './index';
 
-const library = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
-const condition = (id: string) => library.conditions.find((one) => one.id === id);
+const gnat: LevelledCondition = {
+  id: 'fungus-gnat',
+  levels: [{ measure: 'trap-per-week', act: 10, trap: 'sticky-card' }],
+  threshold: { basis: 'Card counts.' },
+};
+const condition = (id: string) => (id === gnat.id ? gnat : undefined);
 const trap: Trap = {
   id: 't',
-  version: 1,
-  placeId: 'bed',
   name: 'Card',
   kind: 'sticky-card',
   target: 'fungus-gnat',
-  spots: [{ from: '2026-06-01', name: 'door', x: null, y: null }],
+  spots: [{ from: '2026-06-01', name: 'door' }],
   weeklyLevel: null,
   pauses: [],
-  note: '',
   endedOn: null,
 };
 const reading = (checkedOn: string, count: number, change: Partial<Catch> = {}): Catch => ({
   id: checkedOn,
-  version: 1,
   trapId: 't',
   checkedOn,
-  caught: [
-    { what: 'flies', count },
-    { what: 'others', count: 0 },
-  ],
+  caught: [{ count }, { count: 0 }],
   emptied: true,
-  note: '',
   ...change,
 });
 
@@ -43,8 +37,8 @@ test.each([
 });
 
 test('the level says what it is based on, and is for this kind of trap only', () => {
-  expect(levelOf(trap, condition('fungus-gnat'))).toEqual({ act: 10, basis: condition('fungus-gnat')!.threshold.basis });
-  expect(levelOf({ ...trap, weeklyLevel: 4 }, condition('fungus-gnat'))).toEqual({ act: 4, basis: 'your own level' });
+  expect(levelOf(trap, condition('fungus-gnat'))).toEqual({ act: 10, basis: 'Card counts.' });
+  expect(levelOf({ ...trap, weeklyLevel: 4 }, condition('fungus-gnat'))).toEqual({ act: 4, basis: null });
   expect(levelOf({ ...trap, kind: 'slug' }, condition('fungus-gnat'))).toBeNull();
 });
 

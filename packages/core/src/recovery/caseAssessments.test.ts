@@ -1,5 +1,8 @@
-import { decision, assessment } from '../testing/test-garden';
-import { nextAssessmentOn, statusOf } from './case-assessments';
+import type { CaseAssessment } from './caseAssessments';
+import { nextAssessmentOn, statusOf } from './caseAssessments';
+
+const decision = { decidedOn: '2026-07-01', nextAssessmentOn: '2026-07-11' };
+const assessment: CaseAssessment = { assessedOn: '2026-07-03', severity: 10, count: null, newGrowth: 'marked', nextAssessmentOn: null };
 
 test('no assessment and no decision: nothing is due', () => {
   expect(nextAssessmentOn([], [])).toBeUndefined();

@@ -1,18 +1,41 @@
-import type { Case, Decision, Assessment } from '@field-nurse/contract';
-import { addDays } from '@field-nurse/core/timing';
-import type { SampleState } from '../clinic/sample-state';
-import type { Applied } from '../gardens/applied';
-import type { Planting } from '../gardens/plantings-now';
-import { keepOutUntil, safeToPickFrom } from '../plantings/intervals-now';
-import { nextAssessmentOn, statusOf } from '../recovery/case-assessments';
+import { nextAssessmentOn, statusOf } from '../recovery/index.js';
+import type { CaseAssessment, CaseDecision } from '../recovery/index.js';
+import { addDays, keepOutUntil, notPickedUntil } from '../timing/index.js';
 
+/** Where a sample for a plant clinic stands. */
+export type SampleStep = 'to-pack' | 'under-way' | 'in-laboratory' | 'lost' | 'reported';
+
+/** What a garden's agenda is worked out of; plantings and applications as they are today. */
 export interface GardenToday {
-  readonly plantings: readonly Planting[];
-  readonly cases: readonly Case[];
-  readonly decisions: readonly Decision[];
-  readonly applications: readonly Applied[];
-  readonly assessments: readonly Assessment[];
-  readonly samples: readonly SampleState[];
+  readonly plantings: readonly {
+    readonly id: string;
+    readonly eaten: boolean;
+    readonly harvest: { readonly from: string } | null;
+    readonly nextHarvestOn: string | null;
+    readonly endedOn: string | null;
+  }[];
+  readonly cases: readonly {
+    readonly id: string;
+    readonly plantingId: string;
+    readonly closedOn: string | null;
+    readonly diagnoses: readonly unknown[];
+  }[];
+  readonly decisions: readonly (CaseDecision & { readonly caseId: string })[];
+  readonly applications: readonly {
+    readonly plantingId: string;
+    readonly caseId: string | null;
+    readonly intervention: string;
+    readonly appliedAt: string;
+    readonly reEntryAt: string;
+    readonly notPickedBefore: string | null;
+    readonly repeatFrom: string | null;
+  }[];
+  readonly assessments: readonly (CaseAssessment & { readonly caseId: string })[];
+  readonly samples: readonly {
+    readonly sample: { readonly id: string; readonly caseId: string };
+    readonly step: SampleStep;
+    readonly since: string;
+  }[];
   readonly today: string;
   readonly now: string;
 }
@@ -25,7 +48,7 @@ export interface Agenda {
   readonly toDecide: readonly { readonly case: string; readonly planting: string; readonly step: 'diagnose' | 'decide' }[];
   readonly toRepeat: readonly { readonly case: string; readonly planting: string; readonly intervention: string; readonly from: string }[];
   /** samples to pack and send, and what came of those that were */
-  readonly samples: readonly { readonly case: string; readonly sample: string; readonly step: SampleState['step']; readonly on: string }[];
+  readonly samples: readonly { readonly case: string; readonly sample: string; readonly step: SampleStep; readonly on: string }[];
   readonly harvests: readonly { readonly planting: string; readonly on: string; readonly safe: boolean }[];
 }
 
@@ -51,7 +74,7 @@ export function agendaFor(garden: GardenToday): Agenda {
       .sort(by(({ until }) => until)),
     notToPick: growing
       .flatMap(({ id, eaten, nextHarvestOn }) => {
-        const from = eaten ? safeToPickFrom(appliedOn(id), today) : undefined;
+        const from = eaten ? notPickedUntil(appliedOn(id), today) : undefined;
         return from ? [{ planting: id, from, harvest: nextHarvestOn }] : [];
       })
       .sort(by(({ from }) => from)),
@@ -84,10 +107,11 @@ export function agendaFor(garden: GardenToday): Agenda {
       .map(({ sample, step, since }) => ({ case: sample.caseId, sample: sample.id, step, on: since }))
       .sort(by(({ on }) => on)),
     harvests: growing
-      .flatMap(({ id, eaten, nextHarvestOn }) => {
-        if (!eaten || !nextHarvestOn || nextHarvestOn < today || nextHarvestOn > addDays(today, harvestAheadDays)) return [];
-        const from = safeToPickFrom(appliedOn(id), today);
-        return [{ planting: id, on: nextHarvestOn, safe: !from || from <= nextHarvestOn }];
+      .flatMap(({ id, eaten, harvest }) => {
+        // What is picked as it ripens is told once, when it begins.
+        if (!eaten || !harvest || harvest.from < today || harvest.from > addDays(today, harvestAheadDays)) return [];
+        const from = notPickedUntil(appliedOn(id), today);
+        return [{ planting: id, on: harvest.from, safe: !from || from <= harvest.from }];
       })
       .sort(by(({ on }) => on)),
   };

@@ -1,10 +1,7 @@
-import type { ClinicSample } from '@field-nurse/contract';
-import { applied, assessment, decision, gardenNow, now, planting, sample, sickness, today } from '../testing/test-garden';
-import { sampleState } from '../clinic/sample-state';
 import type { GardenToday } from './agenda';
 import { agendaFor } from './agenda';
+import { applied, assessment, decision, garden, now, planting, sickness, today } from './testGarden';
 
-const garden: GardenToday = { ...gardenNow, samples: [], today, now };
 const agenda = (change: Partial<GardenToday>) => agendaFor({ ...garden, ...change });
 
 test('a quiet garden asks for nothing', () => {
@@ -26,7 +23,7 @@ describe('assessments', () => {
   test('further than three days ahead are not shown yet, and closed cases want none', () => {
     expect(agenda({ assessments: [{ ...assessment, nextAssessmentOn: '2026-07-21' }] }).assessments).toHaveLength(1);
     expect(agenda({ assessments: [{ ...assessment, nextAssessmentOn: '2026-07-22' }] }).assessments).toHaveLength(0);
-    expect(agenda({ assessments: [], cases: [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }] }).assessments).toHaveLength(0);
+    expect(agenda({ assessments: [], cases: [{ ...sickness, closedOn: '2026-07-17' }] }).assessments).toHaveLength(0);
   });
 });
 
@@ -34,7 +31,7 @@ describe('waits', () => {
   const shut = { ...applied, reEntryAt: '2026-07-18T10:00:00.000Z', notPickedBefore: '2026-07-20' };
 
   test('keep out until the last of several applications allows', () => {
-    const later = { ...shut, id: 'b', reEntryAt: '2026-07-19T08:00:00.000Z' };
+    const later = { ...shut, reEntryAt: '2026-07-19T08:00:00.000Z' };
     expect(agenda({ applications: [shut, later] }).keepOut).toEqual([{ planting: 'leeks', until: '2026-07-19T08:00:00.000Z' }]);
     expect(agenda({ applications: [{ ...shut, reEntryAt: now }] }).keepOut).toEqual([]);
   });
@@ -48,8 +45,8 @@ describe('waits', () => {
   test('a harvest this week is safe when its wait is over by then', () => {
     expect(agenda({ applications: [shut] }).harvests).toEqual([{ planting: 'leeks', on: '2026-07-22', safe: true }]);
     expect(agenda({ applications: [{ ...shut, notPickedBefore: '2026-07-23' }] }).harvests).toMatchObject([{ safe: false }]);
-    expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-26' }] }).harvests).toEqual([]);
-    expect(agenda({ plantings: [{ ...planting, nextHarvestOn: '2026-07-17' }] }).harvests).toEqual([]);
+    expect(agenda({ plantings: [{ ...planting, harvest: { from: '2026-07-26' } }] }).harvests).toEqual([]);
+    expect(agenda({ plantings: [{ ...planting, harvest: { from: '2026-07-17' } }] }).harvests).toEqual([]);
   });
 
   test('an ended planting asks for nothing', () => {
@@ -68,24 +65,23 @@ describe('what waits for the gardener', () => {
   test('a repeat, once its interval is over and it does not get better by itself', () => {
     expect(agenda({}).toRepeat).toEqual([{ case: 'rust', planting: 'leeks', intervention: 'sulphur', from: '2026-07-09' }]);
     expect(agenda({ applications: [{ ...applied, repeatFrom: '2026-07-19' }] }).toRepeat).toEqual([]);
-    const better = { ...assessment, id: 'm', assessedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
+    const better = { ...assessment, assessedOn: '2026-07-10', severity: 2, newGrowth: 'clean' as const };
     expect(agenda({ assessments: [assessment, better] }).toRepeat).toEqual([]);
   });
 });
 
 describe('samples for a plant clinic', () => {
-  const written = { ...sample, clinic: null, registeredOn: '2026-07-01' };
-  const of = (change: Partial<ClinicSample>, cases = gardenNow.cases) =>
-    agenda({ samples: [sampleState({ ...written, ...change }, undefined)], cases }).samples;
+  const of = (step: GardenToday['samples'][number]['step'], since: string, cases = [sickness]) =>
+    agenda({ samples: [{ sample: { id: 's', caseId: 'rust' }, step, since }], cases }).samples;
 
   test('want to be packed until they are sent', () => {
-    expect(of({})).toEqual([{ case: 'rust', sample: 's', step: 'to-pack', on: '2026-07-01' }]);
-    expect(of({ sentOn: '2026-07-02' })).toEqual([]);
+    expect(of('to-pack', '2026-07-01')).toEqual([{ case: 'rust', sample: 's', step: 'to-pack', on: '2026-07-01' }]);
+    expect(of('under-way', '2026-07-02')).toEqual([]);
   });
 
   test('are news for a week once their result is there, and none when the case is closed', () => {
-    expect(of({ sentOn: '2026-07-02', reportedOn: '2026-07-12' })).toMatchObject([{ step: 'reported', on: '2026-07-12' }]);
-    expect(of({ sentOn: '2026-07-02', reportedOn: '2026-07-11' })).toEqual([]);
-    expect(of({}, [{ ...sickness, closedOn: '2026-07-17', outcome: 'recovered' }])).toEqual([]);
+    expect(of('reported', '2026-07-12')).toMatchObject([{ step: 'reported', on: '2026-07-12' }]);
+    expect(of('reported', '2026-07-11')).toEqual([]);
+    expect(of('to-pack', '2026-07-01', [{ ...sickness, closedOn: '2026-07-17' }])).toEqual([]);
   });
 });

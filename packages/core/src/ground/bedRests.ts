@@ -1,0 +1,48 @@
+import { addDays } from '../timing/index.js';
+
+/** A place that stays closed to plant families because of what lasts in its soil. */
+export interface BedRest {
+  readonly placeId: string;
+  readonly condition: string;
+  readonly families: readonly string[];
+  readonly from: string;
+  /** first day on which it is open again */
+  readonly until: string;
+}
+
+/** A case in a line: where it was, when, and what it was taken for last. */
+export interface ToldCase {
+  readonly placeId: string;
+  readonly openedOn: string;
+  readonly closedOn: string | null;
+  readonly conditions: readonly string[];
+}
+
+/** What must be known of a condition: how long it lasts in the ground, and which hosts it takes. */
+export interface LastingCondition {
+  readonly restYears?: number | undefined;
+  readonly hosts: { readonly often: readonly string[]; readonly sometimes: readonly string[] };
+}
+
+const daysInYear = 365.2425;
+
+/**
+ * Rests that follow from a garden's cases: from the day on which a case was closed (or opened, while it is open) for as long as its trouble lasts.
+ *
+ * @param familyOf - family of a host; none for what is a family itself
+ */
+export function bedRestsOf(
+  cases: readonly ToldCase[],
+  conditions: ReadonlyMap<string, LastingCondition>,
+  familyOf: (host: string) => string | undefined,
+): BedRest[] {
+  return cases.flatMap(({ placeId, conditions: told, openedOn, closedOn }) =>
+    told.flatMap((id): BedRest[] => {
+      const condition = conditions.get(id);
+      if (!condition?.restYears) return [];
+      const taken = [...condition.hosts.often, ...condition.hosts.sometimes];
+      const until = addDays(closedOn ?? openedOn, Math.round(condition.restYears * daysInYear));
+      return [{ placeId, condition: id, families: [...new Set(taken.map((host) => familyOf(host) ?? host))], from: openedOn, until }];
+    }),
+  );
+}

@@ -1,0 +1,3 @@
+// What a garden wants today
+export { agendaFor } from './agenda.js';
+export type { Agenda, GardenToday, SampleStep } from './agenda.js';

@@ -1,0 +1,49 @@
+import { daysBetween } from '../timing/days.js';
+import { recoveryStatus } from './status.js';
+import type { Assessment, RecoveryStatus } from './status.js';
+
+/** How a case was found on a day, and when it is to be looked at again. */
+export interface CaseAssessment {
+  readonly assessedOn: string;
+  readonly nextAssessmentOn: string | null;
+  readonly severity: number;
+  readonly count: number | null;
+  readonly newGrowth: Assessment['newGrowth'];
+}
+
+/** What was decided for a case on a day. */
+export interface CaseDecision {
+  readonly decidedOn: string;
+  readonly nextAssessmentOn: string;
+}
+
+/**
+ * Day of the assessment that is due next: what the newest assessment or decision asked for, whichever was made later; of one day the decision.
+ *
+ * @param assessments - of one case, in order of day
+ * @param decisions - of the same case, in order of day
+ */
+export function nextAssessmentOn(
+  assessments: readonly Pick<CaseAssessment, 'assessedOn' | 'nextAssessmentOn'>[],
+  decisions: readonly CaseDecision[],
+): string | undefined {
+  const assessment = assessments.at(-1);
+  const decision = decisions.at(-1);
+  if (!assessment) return decision?.nextAssessmentOn;
+  if (decision && decision.decidedOn >= assessment.assessedOn) return decision.nextAssessmentOn;
+  return assessment.nextAssessmentOn ?? undefined;
+}
+
+/** How the plant does, from its assessments in order of day. */
+export function statusOf(assessments: readonly CaseAssessment[]): RecoveryStatus | undefined {
+  const first = assessments[0];
+  if (!first) return undefined;
+  return recoveryStatus(
+    assessments.map(({ assessedOn, severity, count, newGrowth }) => ({
+      day: daysBetween(first.assessedOn, assessedOn),
+      severity,
+      count: count ?? undefined,
+      newGrowth,
+    })),
+  );
+}
