@@ -128,5 +128,9 @@ export async function choose(page: Page, field: string, option: string | RegExp)
   await page.getByLabel(field, { exact: true }).click();
   await page.getByRole('option', { name: option }).first().click();
   // A list of several stays open for more.
-  if (await page.getByRole('listbox').isVisible()) await page.keyboard.press('Escape');
+  const several = page.locator('[role=listbox][aria-multiselectable=true]');
+  if (await several.isVisible()) {
+    await page.keyboard.press('Escape');
+    await several.waitFor({ state: 'hidden' });
+  }
 }

@@ -183,8 +183,8 @@ test('the log prints without the frame and goes out as CSV', async ({ page }) =>
   await expect(page.getByText('Copper hydroxide').first()).toBeVisible();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download CSV' }).click()]);
   const csv = await readFile(await download.path(), 'utf8');
-  expect(csv.split('\r\n')[0]).toMatch(/^applied,place,plant,cultivar,plants,treatment/);
-  expect(csv).toContain('Copper hydroxide,27,g,9,both sides of the leaves to run-off');
+  expect(csv.split('\r\n')[0]).toMatch(/^tank,applied,place,plant,cultivar,plants,part,treatment/);
+  expect(csv).toContain('both sides of the leaves to run-off,Copper hydroxide,27,g,9');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Garden' })).toBeHidden();
   await expect(page.getByText('Osier Reach. Printed Saturday')).toBeVisible();

@@ -208,7 +208,7 @@ test('the same round on two devices: every stop of both is kept', async ({ page,
   await page.getByRole('button', { name: 'End the round' }).click();
   await context.setOffline(false);
   await expect.poll(async () => (await contents(second, garden))['stops']!.length, { timeout: 30_000 }).toBe(4);
-  const { rounds } = await contents(second, garden);
-  expect(rounds).toHaveLength(1);
+  const { scoutingRounds } = await contents(second, garden);
+  expect(scoutingRounds).toHaveLength(1);
   await other.close();
 });

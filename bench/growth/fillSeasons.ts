@@ -20,7 +20,7 @@ const places = 40;
  */
 export async function fillSeasons(pool: Pool, garden: string, person: string, size: Size, lastYear: number): Promise<void> {
   const firstYear = lastYear - size.seasons + 1;
-  const run = (text: string) => pool.query(text.replaceAll('$garden', `'${garden}'`).replaceAll('$person', `'${person}'`));
+  const run = (text: string) => pool.query(text.replaceAll('$garden', `'${garden}'::uuid`).replaceAll('$person', `'${person}'::uuid`));
   await run(`
     insert into places (garden_id, id, version, name, kind, setting, area_m2, shape, note, ended_on)
     select $garden, gen_random_uuid(), 1, 'Bed ' || n, 'bed', 'outdoor', 20,

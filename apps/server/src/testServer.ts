@@ -143,7 +143,7 @@ export const refused = async (work: Promise<unknown>): Promise<string> =>
 export async function wholeGarden(client: ApiClient, path: string): Promise<GardenContents> {
   const whole = await client.send<GardenContents>('get', path);
   const lists = whole as unknown as Record<string, { id: string }[]>;
-  for (let year = Number(whole.firstSeason.slice(0, 4)); `${year}-${whole.season.from.slice(5)}` < whole.season.from; year++) {
+  for (let year = Number(whole.firstSeason.slice(0, 4)); `${year}-${whole.season.from.slice(5)}` <= whole.season.from; year++) {
     const season = await client.send<Record<string, { id: string }[]>>('get', `${path}/seasons/${year}-${whole.season.from.slice(5)}`);
     for (const [name, list] of Object.entries(season)) {
       const known = new Set(lists[name]!.map(({ id }) => id));

@@ -27,7 +27,8 @@ const usual: Patience = {
 export const unhurried: Patience = { connectionTimeoutMillis: 5000 };
 
 export function openPool(databaseUrl: string, patience = usual): Pool {
-  const pool = new Pool({ connectionString: databaseUrl, max: 10, ...patience });
+  // Compiling a query takes longer than any of these takes to run.
+  const pool = new Pool({ connectionString: databaseUrl, max: 10, options: '-c jit=off', ...patience });
   // An idle connection that PostgreSQL cuts (restart, kill) must not end the process: the next query takes a fresh one.
   pool.on('error', () => {});
   // Nor must one that is cut while it is lent out and idle: its next query fails, and is answered for there.

@@ -57,5 +57,5 @@ async function putParts(
 ): Promise<void> {
   await tx.delete(table).where(and(eq(table.gardenId, gardenId), eq(ownerColumn, recordId)));
   const rows = toRows(list).map((row) => ({ ...row, gardenId, [owner]: recordId }));
-  if (rows.length > 0) await tx.insert(table).values(rows as never);
+  if (rows.length > 0) await tx.insert(table).values(rows);
 }

@@ -71,24 +71,25 @@ export function gardenRoutes(router: Router, deps: Deps): void {
     // The sequence is read before the records: what changes in between comes again, and is not missed.
     const summary = await gardenById(db, garden, access.person!.id);
     const law = await gardenLaw(db, garden, deps.now);
-    const season = seasonOf(dayAt(law.now.toISOString(), law.timeZone), law.seasonStart);
+    const today = dayAt(law.now.toISOString(), law.timeZone);
+    const season = seasonOf(today, law.seasonStart);
     const first = await firstDay(db, garden);
     const firstSeason = seasonOf(first && first < season.from ? first : season.from, law.seasonStart).from;
     const head = JSON.stringify({ garden: summary, sequence: law.sequence, season, firstSeason });
     return answerText(
-      `${head.slice(0, -1)},${(await seasonJson(db, { gardenId: garden, timeZone: law.timeZone, ...season, running: true })).slice(1)}`,
+      `${head.slice(0, -1)},${(await seasonJson(db, { gardenId: garden, timeZone: law.timeZone, ...season, today, running: true })).slice(1)}`,
     );
   });
 
   serve(router, deps, endpoints.season, async ({ params: { garden, day } }) => {
     const { timeZone, seasonStart } = await gardenLaw(db, garden, deps.now);
-    return answerText(await seasonJson(db, { gardenId: garden, timeZone, ...seasonOf(day, seasonStart), running: false }));
+    return answerText(await seasonJson(db, { gardenId: garden, timeZone, ...seasonOf(day, seasonStart), today: day, running: false }));
   });
 
-  serve(router, deps, endpoints.newerRecords, async ({ params: { garden }, query: { since }, access }) => ({
-    garden: await gardenById(db, garden, access.person!.id),
-    ...(await newerRecords(db, garden, since)),
-  }));
+  serve(router, deps, endpoints.newerRecords, async ({ params: { garden }, query: { since }, access }) => {
+    const { sequence } = await gardenLaw(db, garden, deps.now);
+    return { garden: await gardenById(db, garden, access.person!.id), ...(await newerRecords(db, garden, since, sequence)) };
+  });
 
   serve(router, deps, endpoints.dayOfRecord, async ({ params: { garden, record } }) => {
     const day = await dayOfRecord(db, garden, record);

@@ -21,12 +21,15 @@ export interface SeasonWindow {
   readonly timeZone: string;
   readonly from: string;
   readonly to: string;
-  /** the season that runs now, with what is open and what today needs of earlier ones */
+  readonly today: string;
+  /** the season that runs now: what is open and what today needs, of this season and of earlier ones */
   readonly running: boolean;
 }
 
-// Intervals, waits and quarantines reach back over the beginning of a season.
+// Intervals and waits reach back over the beginning of a season.
 const reachDays = 60;
+// Of older rounds today needs only the last look at each planting; the rest comes with the season when its chart is opened.
+const roundDays = 14;
 
 /** The records of a season as the text of one JSON object, list by list. One query, however many lists. */
 export async function seasonJson(db: Db, window: SeasonWindow): Promise<string> {
@@ -42,43 +45,60 @@ export async function seasonJson(db: Db, window: SeasonWindow): Promise<string> 
   return rows[0]!.contents;
 }
 
-/** What of each subject belongs to a season. */
-function conditions({ gardenId, timeZone, from, to, running }: SeasonWindow): Readonly<Record<Subject, SQL>> {
+/** What of each subject belongs to a season. Each reads by an index: what it costs does not grow with the seasons before. */
+function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
+  const { gardenId, timeZone, from, to, today, running } = window;
   const reach = running ? addDays(from, -reachDays) : from;
-  const start = sql`(${reach}::date::timestamp at time zone ${timeZone})`;
-  const end = sql`(${addDays(to, 1)}::date::timestamp at time zone ${timeZone})`;
+  const instant = (day: string) => sql`(${day}::date::timestamp at time zone ${timeZone})`;
   const days = (column: SQL) => sql`${column} between ${reach}::date and ${to}::date`;
-  const instants = (column: SQL) => sql`${column} >= ${start} and ${column} < ${end}`;
-  const inOwnCases = (column: SQL) =>
-    sql`${column} in (select ${cases.id} from ${cases} where ${cases.gardenId} = ${gardenId} and ${ofSeason(from, to)})`;
+  const instants = (column: SQL, begin = reach) => sql`${column} >= ${instant(begin)} and ${column} < ${instant(addDays(to, 1))}`;
+  const oneOf = (column: SQL, ids: SQL) => sql`${column} = any(array(${ids}))`;
+  const ownCases = sql`select ${cases.id} from ${cases} where ${cases.gardenId} = ${gardenId} and ${ofSeason(from, to)}`;
   const always = running ? sql`true` : sql`false`;
+  const grows = sql`${plantings.plantedOn} <= ${to}::date and not exists (
+    select from ${plantingEvents} e where e.garden_id = ${plantings.gardenId} and e.planting_id = ${plantings.id}
+      and e.kind = 'ended' and e.happened_on < ${from}::date)`;
+  const lately = addDays(today, -roundDays);
   return {
     places: always,
-    plantings: sql`${plantings.plantedOn} <= ${to}::date and not exists (
-      select from ${plantingEvents} e where e.garden_id = ${plantings.gardenId} and e.planting_id = ${plantings.id}
-        and e.kind = 'ended' and e.happened_on < ${from}::date)`,
+    plantings: grows,
     cases: ofSeason(from, to),
-    decisions: inOwnCases(sql`${decisions.caseId}`),
-    applications: sql`(${instants(sql`${applications.appliedAt}`)} or exists (
-      select from ${applicationTargets} t where t.garden_id = ${applications.gardenId} and t.application_id = ${applications.id}
-        and ${inOwnCases(sql`t.case_id`)}))`,
-    assessments: inOwnCases(sql`${assessments.caseId}`),
+    decisions: oneOf(sql`${decisions.caseId}`, ownCases),
+    applications: sql`(${instants(sql`${applications.appliedAt}`)} or ${oneOf(
+      sql`${applications.id}`,
+      sql`select t.application_id from ${applicationTargets} t where t.garden_id = ${gardenId} and ${oneOf(sql`t.case_id`, ownCases)}`,
+    )})`,
+    assessments: oneOf(sql`${assessments.caseId}`, ownCases),
     traps: sql`(${traps.endedOn} is null or ${traps.endedOn} >= ${from}::date)`,
     catches: days(sql`${catches.checkedOn}`),
-    scoutingRounds: instants(sql`${scoutingRounds.startedAt}`),
-    stops: sql`(${instants(sql`${stops.lookedAt}`)} or ${running} and ${stops.plantingId} in (
-      select ${plantings.id} from ${plantings} where ${plantings.gardenId} = ${gardenId}
-        and ${plantings.quarantine} is not null and ${plantings.quarantine} ->> 'releasedOn' is null))`,
+    scoutingRounds: running
+      ? sql`(${instants(sql`${scoutingRounds.startedAt}`, lately)} or ${scoutingRounds.endedAt} is null)`
+      : instants(sql`${scoutingRounds.startedAt}`),
+    stops: running
+      ? sql`(${instants(sql`${stops.lookedAt}`, lately)} or ${oneOf(sql`${stops.id}`, neededStops(gardenId, grows))})`
+      : instants(sql`${stops.lookedAt}`),
     leafMeasurements: instants(sql`${leafMeasurements.measuredAt}`),
     // Some things are looked at every other year: of each the last time counts.
     preventionTasks: sql`(${days(sql`${preventionTasks.doneOn}`)} or ${running} and ${preventionTasks.id} in (
       select distinct on (place_id, task) id from ${preventionTasks} where garden_id = ${gardenId} order by place_id, task, done_on desc))`,
     thresholds: always,
     ownEntries: always,
-    clinicSamples: inOwnCases(sql`${clinicSamples.caseId}`),
-    comments: inOwnCases(sql`${comments.caseId}`),
+    clinicSamples: oneOf(sql`${clinicSamples.caseId}`, ownCases),
+    comments: oneOf(sql`${comments.caseId}`, ownCases),
   };
 }
+
+/** The last stop at each planting that grows, and all at those that are held apart or on a round that is under way. */
+const neededStops = (gardenId: string, grows: SQL): SQL => sql`
+  select last.id from ${plantings}, lateral (
+    select s.id from ${stops} s where s.garden_id = ${plantings.gardenId} and s.planting_id = ${plantings.id} order by s.looked_at desc limit 1) last
+  where ${plantings.gardenId} = ${gardenId} and ${grows}
+  union
+  select s.id from ${stops} s join ${plantings} on ${plantings.gardenId} = s.garden_id and ${plantings.id} = s.planting_id
+  where s.garden_id = ${gardenId} and ${plantings.quarantine} is not null and ${plantings.quarantine} ->> 'releasedOn' is null
+  union
+  select s.id from ${stops} s join ${scoutingRounds} on ${scoutingRounds.gardenId} = s.garden_id and ${scoutingRounds.id} = s.round_id
+  where s.garden_id = ${gardenId} and ${scoutingRounds.endedAt} is null`;
 
 const ofSeason = (from: string, to: string) =>
   sql`(${cases.openedOn} <= ${to}::date and (${cases.closedOn} is null or ${cases.closedOn} >= ${from}::date))`;

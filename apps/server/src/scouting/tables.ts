@@ -35,6 +35,10 @@ export const scoutingRounds = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
+    index('scouting_rounds_by_day').on(table.gardenId, table.startedAt),
+    index('scouting_rounds_open')
+      .on(table.gardenId)
+      .where(sql`${table.endedAt} is null`),
     check('scouting_rounds_ended', sql`${table.endedAt} >= ${table.startedAt}`),
   ],
 );
@@ -75,6 +79,7 @@ export const stops = pgTable(
     foreignKey({ name: 'stops_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
     index('stops_by_planting').on(table.gardenId, table.plantingId, table.lookedAt),
     index('stops_by_round').on(table.gardenId, table.roundId),
+    index('stops_by_day').on(table.gardenId, table.lookedAt),
     check('stops_percent', sql`${table.severity} between 0 and 100 and ${table.gauged} between 0 and 100`),
     check('stops_helpers', sql`${table.helpers} >= 0`),
   ],

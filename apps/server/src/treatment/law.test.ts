@@ -28,11 +28,9 @@ describe('a decision', () => {
   });
 
   test('bears the server’s verdict and its reasons', async () => {
-    expect(await put('decisions', decision(sick))).toMatchObject({
-      verdict: 'care',
-      reasons: expect.arrayContaining([{ code: 'harvest-close', weight: 'care', text: expect.stringContaining('7 days') }]),
-      weather: null,
-    });
+    const stored = await put<{ reasons: { code: string; text: string }[] }>('decisions', decision(sick));
+    expect(stored).toMatchObject({ verdict: 'care', weather: null });
+    expect(stored.reasons.find(({ code }) => code === 'harvest-close')?.text).toContain('7 days');
   });
 
   test('with a verdict of its own is no decision', async () => {

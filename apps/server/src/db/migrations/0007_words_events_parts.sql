@@ -221,6 +221,9 @@ CREATE INDEX "stop_signs_by_sign" ON "stop_signs" USING btree ("garden_id","sign
 DROP INDEX "stops_by_planting";--> statement-breakpoint
 CREATE INDEX "stops_by_planting" ON "stops" USING btree ("garden_id","planting_id","looked_at");--> statement-breakpoint
 CREATE INDEX "stops_by_round" ON "stops" USING btree ("garden_id","round_id");--> statement-breakpoint
+CREATE INDEX "stops_by_day" ON "stops" USING btree ("garden_id","looked_at");--> statement-breakpoint
+CREATE INDEX "scouting_rounds_by_day" ON "scouting_rounds" USING btree ("garden_id","started_at");--> statement-breakpoint
+CREATE INDEX "scouting_rounds_open" ON "scouting_rounds" USING btree ("garden_id") WHERE "scouting_rounds"."ended_at" is null;--> statement-breakpoint
 
 -- Entries of a garden's own name interventions; and the history is kept in the shapes of today, so that a change can still be taken back.
 CREATE FUNCTION pg_temp.entry_now(entry jsonb) RETURNS jsonb LANGUAGE sql AS $$

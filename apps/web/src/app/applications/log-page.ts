@@ -32,7 +32,9 @@ export class LogPage {
   protected readonly years = computed(() => [...this.garden.years()].reverse());
   protected readonly year = signal<string | undefined>(this.garden.today().slice(0, 4));
   /** records of these years are on their way */
-  protected readonly coming = computed(() => !(this.year() ? [this.year()!] : this.garden.years()).every(this.garden.hasYear));
+  protected readonly coming = computed(
+    () => !(this.year() ? [this.year()!] : this.garden.years()).every((year) => this.garden.hasYear(year)),
+  );
   protected readonly lines = computed(() =>
     logLines(
       this.garden.applications(),

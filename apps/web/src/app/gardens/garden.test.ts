@@ -110,7 +110,7 @@ test('a year that reaches into two seasons is here once both are', () => {
     firstSeason: '2024-07-01',
   });
   expect(garden.years()).toEqual(['2024', '2025', '2026']);
-  expect(['2024', '2025', '2026'].map(garden.hasYear)).toEqual([false, false, false]);
+  expect(['2024', '2025', '2026'].map((year) => garden.hasYear(year))).toEqual([false, false, false]);
   store.dispatch(GardenActions.seasonLoaded({ from: '2025-07-01', contents: { ...contents, places: [] } }));
-  expect(['2024', '2025', '2026'].map(garden.hasYear)).toEqual([false, false, true]);
+  expect(['2024', '2025', '2026'].map((year) => garden.hasYear(year))).toEqual([false, false, true]);
 });

@@ -77,16 +77,21 @@ export class Garden {
     setInterval(() => this.#tick.set(Date.now()), minuteMs);
   }
 
-  /** Bring the records of a year that are not on this device yet. */
-  openYear(year: string): void {
-    for (const from of this.#seasonsOf(year)) if (!this.#isHere(from)) this.#store.dispatch(GardenActions.seasonOpened({ day: from }));
+  /**
+   * Bring the records of a year that are not on this device yet.
+   *
+   * @param whole - with every stop of the running season: today needs only the last at each planting
+   */
+  openYear(year: string, whole = false): void {
+    for (const from of this.#seasonsOf(year))
+      if (!this.#isHere(from, whole)) this.#store.dispatch(GardenActions.seasonOpened({ day: from }));
   }
 
   readonly seasonFault = this.#store.selectSignal(gardenFeature.selectSeasonFault);
   /** whether all records of a year are on this device */
-  hasYear = (year: string): boolean => this.#seasonsOf(year).every((from) => this.#isHere(from));
+  hasYear = (year: string, whole = false): boolean => this.#seasonsOf(year).every((from) => this.#isHere(from, whole));
 
-  #isHere = (from: string) => from === this.#season().from || this.#seasons().includes(from);
+  #isHere = (from: string, whole: boolean) => this.#seasons().includes(from) || (!whole && from === this.#season().from);
 
   /** first days of the seasons that a calendar year has a part in, as far as there are any */
   #seasonsOf(year: string): string[] {

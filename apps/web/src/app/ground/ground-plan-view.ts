@@ -152,7 +152,7 @@ export class PlanView {
           said,
         );
       } else {
-        const { id, version, ...value } = this.garden.planting(item.id)!;
+        const { id, version, ...value } = this.garden.plantingRecord(item.id)!;
         await this.#records.save('plantings', id, version, { ...value, shape }, said);
       }
     } catch (error) {

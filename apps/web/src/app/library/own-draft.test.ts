@@ -87,4 +87,9 @@ test.each([
 test('a good file gives its entries', () => {
   const entries = [{ kind: 'hosts', entry: { id: 'osier', name: 'Osier' }, why: '' }];
   expect(readOwnFile(JSON.stringify({ format: 'field-nurse-library', version: 1, entries }))).toEqual(entries);
+  // A file of before calls an intervention “use”.
+  const older = [{ kind: 'conditions', entry: { id: 'scorch', name: 'Scorch', treat: [{ use: 'shade', stages: ['any'] }] }, why: '' }];
+  expect(readOwnFile(JSON.stringify({ format: 'field-nurse-library', version: 1, entries: older }))).toMatchObject([
+    { entry: { treat: [{ intervention: 'shade', stages: ['any'] }] } },
+  ]);
 });

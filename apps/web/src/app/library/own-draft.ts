@@ -1,4 +1,5 @@
 import type { Condition, Host, Library as LibraryIndex, OwnEntryFacts, OwnKind, Sign } from '@field-nurse/library';
+import { entryOfToday } from './older-entry';
 
 /** An entry that is being written: of one of the kinds that a garden may have of its own. */
 export type Draft = Condition | Sign | Host;
@@ -89,7 +90,9 @@ export function readOwnFile(text: string): OwnFile['entries'] | string {
   const broken = file.entries.findIndex(
     (one: Partial<OwnEntryFacts> | null) => !kinds.includes(one?.kind ?? '') || typeof one?.entry?.id !== 'string',
   );
-  return broken < 0 ? file.entries : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
+  return broken < 0
+    ? file.entries.map((one) => ({ ...one, entry: entryOfToday(one.entry) }))
+    : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
 }
 
 /** In which order entries must be written: a trouble may need the sign that stands after it. */

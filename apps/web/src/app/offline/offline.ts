@@ -150,12 +150,16 @@ export class Offline {
   saveSession = async (session: Session): Promise<void> => void (await (await this.#local()).sessions.put({ key: 'session', session }));
   session = async (): Promise<Session | undefined> => (await (await this.#local()).sessions.get('session'))?.session;
 
-  saveGarden = async (contents: GardenContents): Promise<void> => saveContents(await this.#local(), contents);
+  saveGarden = async (contents: GardenContents): Promise<void> => {
+    await saveContents(await this.#local(), contents);
+    keepMark(contents.garden.id, true);
+  };
   saveSeason = async (garden: string, from: string, contents: SeasonContents): Promise<void> =>
     saveSeason(await this.#local(), garden, from, contents);
   saveRecords = async (garden: string, records: readonly KnownRecord[], head: Partial<GardenHead> = {}): Promise<void> =>
     saveRecords(await this.#local(), garden, records, head);
-  gardenCopy = async (id: string): Promise<ReadCopy | undefined> => readCopy(await this.#local(), id);
+  /** The copy of a garden; a device that has none is not asked for it, and fetches at once. */
+  gardenCopy = async (id: string): Promise<ReadCopy | undefined> => (hasMark(id) ? readCopy(await this.#local(), id) : undefined);
 
   saveWeather = async (garden: string, answer: WeatherAnswer): Promise<void> =>
     void (await (await this.#local()).weather.put({ garden, answer }));
@@ -188,6 +192,7 @@ export class Offline {
   /** Forget the copy of a garden that may not be read any more; what was to be sent to it stays. */
   async forgetCopy(garden: string): Promise<void> {
     const db = await this.#local();
+    keepMark(garden, false);
     await Promise.all([db.gardens.delete(garden), db.records.where('garden').equals(garden).delete()]);
   }
 
@@ -222,3 +227,10 @@ export class Offline {
     return this.#db;
   }
 }
+
+const markOf = (garden: string) => `field-nurse-copy ${garden}`;
+const hasMark = (garden: string) => localStorage.getItem(markOf(garden)) !== null;
+const keepMark = (garden: string, here: boolean) => {
+  if (here) localStorage.setItem(markOf(garden), '');
+  else localStorage.removeItem(markOf(garden));
+};

@@ -39,7 +39,7 @@ const application: Convert = (old) => {
   const litres: Readonly<Record<string, number>> = { ml: 1, l: 1000 };
   const grams: Readonly<Record<string, number>> = { g: 1, kg: 1000 };
   const amount = productAmount as number | null;
-  const unit = String(productUnit ?? '');
+  const unit = (productUnit as string | null) ?? '';
   const [ml, g] = [litres[unit], grams[unit]];
   const other = amount !== null && ml === undefined && g === undefined;
   return {

@@ -124,7 +124,7 @@ export class ChartPage {
   protected readonly years = this.garden.years;
   protected readonly year = signal(this.garden.today().slice(0, 4));
   /** the records of the year are on their way */
-  protected readonly coming = computed(() => !this.garden.hasYear(this.year()));
+  protected readonly coming = computed(() => !this.garden.hasYear(this.year(), true));
   readonly #zone = this.garden.summary().timeZone;
   protected readonly span = computed(() => seasonSpan(this.year(), this.#records(), this.garden.today(), this.#zone));
   protected readonly places = computed(() => {
@@ -135,9 +135,13 @@ export class ChartPage {
     }
     return [...byPlace].map(([name, strips]) => ({ name, strips })).sort((a, b) => a.name.localeCompare(b.name));
   });
+  constructor() {
+    this.garden.openYear(this.year(), true);
+  }
+
   protected show(year: string): void {
     this.year.set(year);
-    this.garden.openYear(year);
+    this.garden.openYear(year, true);
   }
 
   protected readonly months = computed(() => {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { keepOutUntil, notPickedUntil } from '@field-nurse/core/timing';
@@ -95,6 +95,9 @@ import { seasonSpan, stripsWithin } from './strips';
         @if (strip(); as strip) {
           <section aria-labelledby="season" (fnMeasuredWidth)="width.set($event)">
             <h2 id="season">This season</h2>
+            @if (coming() && !garden.seasonFault()) {
+              <p class="fn-small" role="status">Fetching what was seen on rounds …</p>
+            }
             <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" [height]="90" />
             <p class="months fn-small" aria-hidden="true">
               @for (month of months(); track month.day) {
@@ -184,12 +187,21 @@ export class PlantingPage {
     stops: this.garden.stops(),
   }));
   readonly #year = computed(() => (this.one()?.endedOn ?? this.garden.today()).slice(0, 4));
+  /** stops of the season are on their way */
+  protected readonly coming = computed(() => !this.garden.hasYear(this.#year(), true));
   protected readonly span = computed(() => seasonSpan(this.#year(), this.#records(), this.garden.today(), this.#zone));
   protected readonly strip = computed(() => stripsWithin(this.span(), this.#records(), this.garden.today(), this.#zone)[0]);
   protected readonly months = computed(() => {
     const x = dayScale(this.span(), this.width());
     return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
   });
+
+  constructor() {
+    effect(() => {
+      const year = this.#year();
+      untracked(() => this.garden.openYear(year, true));
+    });
+  }
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());

@@ -89,7 +89,7 @@ export class HeldApart {
   });
 
   protected async release(): Promise<void> {
-    const { id, version, ...value } = this.planting();
+    const { id, version, ...value } = this.garden.plantingRecord(this.planting().id)!;
     this.busy.set(true);
     this.fault.set('');
     try {

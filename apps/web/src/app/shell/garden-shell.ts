@@ -20,6 +20,7 @@ const soughtSubjects = [
   ['application', 'applications'],
   ['planting', 'plantings'],
   ['trap', 'traps'],
+  ['round', 'scoutingRounds'],
 ] as const;
 
 /** The frame around a garden's pages: where you are, where you can go, and the keys for it. */

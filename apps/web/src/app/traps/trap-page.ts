@@ -101,6 +101,8 @@ export class TrapPage {
 
   protected async save(): Promise<void> {
     const { of, checkedOn, caught, emptied, note } = this.draft();
+    // The field says itself what is wrong with its day.
+    if (!checkedOn) return;
     await this.#attempt(async () => {
       const value = { trapId: this.trap(), checkedOn, caught: [...caught], emptied, note: note.trim() };
       await this.#records.saveOrKeep(
