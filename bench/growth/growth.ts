@@ -62,7 +62,7 @@ async function measure(name: string, size: Size) {
   const cluster = (await startThrowawayCluster()) as { readonly url: string; stop: () => void };
   const server = await startServer({
     databaseUrl: cluster.url,
-    port: await freePort(),
+    port: Number(await freePort()),
     secret: 'a secret that only the bench uses, 32 long',
     env: { SIGN_IN_TRIES: '1000' },
   });

@@ -49,6 +49,16 @@ test('picked as it ripens: every day from then on is the next harvest; a later w
   expect(plantingOn(second, '2026-08-01').harvest).toEqual({ from: '2026-09-10', until: null });
 });
 
+test('what has ended neither flowers nor is picked any more', () => {
+  const ended = leeks(
+    { kind: 'flowering', on: '2026-06-01', until: null },
+    { kind: 'harvest', on: '2026-06-10', until: null },
+    { kind: 'ended', on: '2026-07-10' },
+  );
+  expect(plantingOn(ended, '2026-07-09')).toMatchObject({ inFlower: true, nextHarvestOn: '2026-07-09' });
+  expect(plantingOn(ended, '2026-07-10')).toMatchObject({ inFlower: false, harvest: null, nextHarvestOn: null });
+});
+
 test('it has ended from that day on, and not before', () => {
   const ended = leeks({ kind: 'ended', on: '2026-07-10' });
   expect(['2026-07-09', '2026-07-10', '2026-12-01'].map((day) => plantingOn(ended, day).endedOn)).toEqual([

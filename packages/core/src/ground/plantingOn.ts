@@ -31,7 +31,7 @@ export interface PlantingState<Setting extends string = string> {
  * What is true of a planting on a day, from what happened to it.
  *
  * Of two events of a kind the later one counts; on one day, the one that was noted later. What is planned for a later day is not true yet,
- * except that a harvest to come is the next harvest. A harvest window without an end lasts as long as the planting.
+ * except that a harvest to come is the next harvest. A flowering or a harvest without an end lasts as long as the planting.
  *
  * @param day - calendar day
  * @example
@@ -44,15 +44,16 @@ export function plantingOn<Setting extends string>(planting: PlantingHistory<Set
     past.findLast((event): event is Extract<PlantingEvent<Setting>, { kind: K }> => event.kind === kind);
   const moved = last('moved');
   const flowering = last('flowering');
-  const harvest = harvestOn(planting.events, day);
+  const endedOn = last('ended')?.on ?? null;
+  const harvest = endedOn ? null : harvestOn(planting.events, day);
   return {
     placeId: moved?.placeId ?? planting.placeId,
     setting: moved?.setting ?? planting.setting,
-    inFlower: flowering !== undefined && (flowering.until === null || flowering.until >= day),
+    inFlower: !endedOn && flowering !== undefined && (flowering.until === null || flowering.until >= day),
     stage: last('stage')?.stage ?? null,
     harvest,
     nextHarvestOn: harvest && (harvest.from > day ? harvest.from : day),
-    endedOn: last('ended')?.on ?? null,
+    endedOn,
   };
 }
 

@@ -87,11 +87,12 @@ export function readOwnFile(text: string): OwnFile['entries'] | string {
   if (file?.format !== 'field-nurse-library' || file.version !== 1 || !Array.isArray(file.entries))
     return 'This is not a file of library entries: it wants format “field-nurse-library”, version 1, and a list of entries.';
   const kinds: readonly string[] = ['conditions', 'signs', 'hosts'];
-  const broken = file.entries.findIndex(
+  const entries = file.entries as OwnFile['entries'];
+  const broken = entries.findIndex(
     (one: Partial<OwnEntryFacts> | null) => !kinds.includes(one?.kind ?? '') || typeof one?.entry?.id !== 'string',
   );
   return broken < 0
-    ? file.entries.map((one) => ({ ...one, entry: entryOfToday(one.entry) }))
+    ? entries.map((one) => ({ ...one, entry: entryOfToday(one.entry) }))
     : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
 }
 

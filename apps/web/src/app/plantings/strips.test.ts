@@ -9,7 +9,7 @@ const strips = (change: object = {}) => stripsWithin(span, { ...gardenNow, ...ch
 
 test('the season is whole months, from the first thing noted to the last that is set', () => {
   expect(seasonSpan('2026', gardenNow, today, zone)).toEqual(span);
-  const autumn = { ...gardenNow, plantings: [{ ...planting, nextHarvestOn: '2026-11-20' }] };
+  const autumn = { ...gardenNow, plantings: [{ ...planting, events: [{ kind: 'harvest' as const, on: '2026-11-20', until: null }] }] };
   expect(seasonSpan('2026', autumn, today, zone).to).toBe('2026-11-30');
 });
 
@@ -21,7 +21,7 @@ test('a year without anything still has a season to show', () => {
 test('February ends where it ends', () => {
   const winter = {
     ...gardenNow,
-    plantings: [{ ...planting, plantedOn: '2028-02-03', nextHarvestOn: null }],
+    plantings: [{ ...planting, plantedOn: '2028-02-03', events: [] }],
     assessments: [],
     applications: [],
   };
@@ -48,7 +48,7 @@ test('what lies outside of the span is left out or cut off', () => {
   expect(strips({ plantings: [{ ...planting, plantedOn: '2026-08-01' }] })).toEqual([]);
   expect(strips({ plantings: [{ ...planting, endedOn: '2026-04-30' }] })).toEqual([]);
   const [old] = strips({
-    plantings: [{ ...planting, plantedOn: '2019-02-10', nextHarvestOn: '2026-09-01' }],
+    plantings: [{ ...planting, plantedOn: '2019-02-10', events: [{ kind: 'harvest' as const, on: '2026-09-01', until: null }] }],
     assessments: [{ ...assessment, assessedOn: '2025-07-01' }],
   });
   expect(old).toMatchObject({ grows: { from: '2026-05-01', to: today }, cases: [] });

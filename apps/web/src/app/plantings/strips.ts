@@ -35,7 +35,7 @@ export interface GardenRecords {
 /** The months of a year in which the garden had anything to show, whole months, up to today or the last harvest that is set. */
 export function seasonSpan(year: string, { plantings, assessments, applications }: GardenRecords, today: string, timeZone: string): Span {
   const days = [
-    ...plantings.flatMap(({ plantedOn, endedOn, nextHarvestOn }) => [plantedOn, endedOn ?? today, nextHarvestOn ?? today]),
+    ...plantings.flatMap((planting) => [planting.plantedOn, planting.endedOn ?? today, ...harvestsOf(planting)]),
     ...assessments.map(({ assessedOn }) => assessedOn),
     ...applications.map(({ appliedAt }) => dayAt(appliedAt, timeZone)),
     ...(today.startsWith(year) ? [today] : []),
@@ -45,6 +45,9 @@ export function seasonSpan(year: string, { plantings, assessments, applications 
   const [first, last] = [days[0] ?? `${year}-03-01`, days.at(-1) ?? `${year}-10-31`];
   return { from: `${first.slice(0, 7)}-01`, to: monthEnd(last) };
 }
+
+/** Days on which a planting's harvests begin. */
+const harvestsOf = ({ events }: Planting): string[] => events.flatMap(({ kind, on }) => (kind === 'harvest' ? [on] : [])).sort();
 
 /** Strips of the plantings that stood within a span, by place and plant. */
 export function stripsWithin(span: Span, records: GardenRecords, today: string, timeZone: string): Strip[] {
@@ -78,7 +81,7 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
           const from = dayAt(appliedAt, timeZone);
           return notPickedBefore && notPickedBefore > from ? (clip({ from, to: notPickedBefore }, span) ?? []) : [];
         }),
-        harvest: planting.nextHarvestOn && within(planting.nextHarvestOn) ? planting.nextHarvestOn : undefined,
+        harvest: harvestsOf(planting).findLast(within),
       };
     });
 }
