@@ -45,7 +45,7 @@ test('what was half loaded is gone, and the whole is there with its clock fixed;
   expect(contents.places.some(({ name }) => name === bed.name)).toBe(false);
   expect(contents.garden.fixedNow).toBe(demoNow);
   await again();
-  expect(await client.send('get', `/api/v1/gardens/${demoGardenId}`)).toEqual(contents);
+  expect(await wholeGarden(client, `/api/v1/gardens/${demoGardenId}`)).toEqual(contents);
 });
 
 const zone = demoSettings.timeZone;

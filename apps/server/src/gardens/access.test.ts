@@ -63,6 +63,7 @@ const place = (path: string) =>
   path
     .replace('{garden}', garden.garden)
     .replace('{photo}', photo)
+    .replace('{day}', '2026-07-18')
     .replace('{list}', 'conditions')
     .replace('{id}', 'leek-rust')
     .replace('{secret}', invitation.link.split('/').at(-1)!)
