@@ -125,8 +125,12 @@ async function expectNoViolations(page: Page, axe: AxeBuilder): Promise<void> {
 }
 
 export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
-  await page.getByLabel(field, { exact: true }).click();
-  await page.getByRole('option', { name: option }).first().click();
+  const offered = page.getByRole('option', { name: option }).first();
+  // On a busy machine the page may still be moving under the first click: whoever misses clicks again.
+  await expect(async () => {
+    if (!(await offered.isVisible())) await page.getByLabel(field, { exact: true }).click();
+    await offered.click({ timeout: 5000 });
+  }).toPass();
   // A list of several stays open for more.
   const several = page.locator('[role=listbox][aria-multiselectable=true]');
   if (await several.isVisible()) {

@@ -144,8 +144,8 @@ test('one tank over two beds is one entry of the log, and each bed knows its day
   await choose(page, 'in', 'ml');
   await page.getByRole('button', { name: 'Log this' }).click();
   await expect(page.getByText('Application logged.')).toBeVisible();
-  const entry = page.getByRole('row').filter({ hasText: 'Insecticidal soap' }).first();
-  await expect(entry).toContainText('Basil');
+  const entry = page.getByRole('row').filter({ hasText: 'Insecticidal soap' }).filter({ hasText: 'Basil' }).filter({ hasText: 'Kale' });
+  await expect(entry).toHaveCount(1);
   await expect(entry).toContainText('12 plants');
   await expect(entry).toContainText('40 ml');
   await page.getByRole('button', { name: 'Undo' }).click();
