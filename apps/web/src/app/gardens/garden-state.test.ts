@@ -60,3 +60,11 @@ test('an older season adds its records, and says why if it does not come', () =>
   expect(failed.seasonFault).toBe('No answer.');
   expect(reducer(failed, GardenActions.seasonOpened({ day: '2024-01-01' })).seasonFault).toBe('');
 });
+
+test('what comes again as it is known stays the very same, whatever the order of its fields', () => {
+  const turned = Object.fromEntries(Object.entries(place).reverse()) as unknown as typeof place;
+  const records = [{ subject: 'places' as const, id: place.id, record: turned }];
+  const again = reducer(loaded, GardenActions.caughtUp({ garden: { ...summary }, records }));
+  expect(again.records).toBe(loaded.records);
+  expect(again.garden).toBe(loaded.garden);
+});

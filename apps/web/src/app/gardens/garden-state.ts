@@ -99,11 +99,23 @@ const change = (
   records: { ...state.records, [subject]: update(state.records[subject]) },
 });
 
-const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
-  records.reduce(
-    (so, { subject, id, record }) => change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all))),
-    state,
+/** Alike whatever the order of their fields: the database has its own. */
+const isSame = (a: unknown, b: unknown) => inOrder(a) === inOrder(b);
+const inOrder = (value: unknown): string =>
+  JSON.stringify(value, (_, one: unknown) =>
+    one && typeof one === 'object' && !Array.isArray(one)
+      ? Object.fromEntries(Object.entries(one).sort(([x], [y]) => (x < y ? -1 : 1)))
+      : one,
   );
+
+/** What comes again as it is known stays the very same: no form that is being filled in begins anew. */
+const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
+  records
+    .filter(({ subject, id, record }) => !record || !isSame((state.records[subject].entities as Record<string, unknown>)[id], record))
+    .reduce(
+      (so, { subject, id, record }) => change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all))),
+      state,
+    );
 
 const fill = (contents: GardenContents) =>
   Object.fromEntries(
@@ -129,7 +141,9 @@ export const gardenFeature = createFeature({
       seasonFault: '',
       notFound: [],
     })),
-    on(GardenActions.caughtUp, (state, { garden, records }) => withRecords({ ...state, garden, asOf: null }, records)),
+    on(GardenActions.caughtUp, (state, { garden, records }) =>
+      withRecords({ ...state, garden: isSame(state.garden, garden) ? state.garden : garden, asOf: null }, records),
+    ),
     on(GardenActions.fellBehind, (state, { asOf }) => ({ ...state, asOf })),
     on(GardenActions.seasonOpened, (state) => ({ ...state, seasonFault: '' })),
     on(GardenActions.seasonFailed, (state, { message }) => ({ ...state, seasonFault: message })),
