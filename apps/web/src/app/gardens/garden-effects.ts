@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import type { GardenContents } from '@field-nurse/contract';
+import type { GardenContents, GardenSummary } from '@field-nurse/contract';
 import { dayAt, seasonOf, usualSeasonStart } from '@field-nurse/core/timing';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
@@ -8,6 +8,7 @@ import {
   catchError,
   concat,
   concatMap,
+  concatWith,
   defer,
   EMPTY,
   exhaustMap,
@@ -20,6 +21,7 @@ import {
   mergeMap,
   of,
   switchMap,
+  take,
   tap,
   withLatestFrom,
 } from 'rxjs';
@@ -82,7 +84,7 @@ const openAnew = (garden: string, api: Api, offline: Offline): Opening =>
 /** A new season has begun since this device last heard of the garden. */
 function isOver({ garden, season }: GardenContents): boolean {
   const today = dayAt(garden.fixedNow ?? new Date().toISOString(), garden.timeZone);
-  return seasonOf(today, garden.seasonStart ?? usualSeasonStart(garden.latitude)).from !== season.from;
+  return seasonFrom(today, garden) !== season.from;
 }
 
 function catchUp({ contents }: Pick<ReadCopy, 'contents'>, api: Api, offline: Offline): Opening {
@@ -117,45 +119,53 @@ export const catchUpNow = createEffect(
   { functional: true },
 );
 
-/** Bring the records of an older season. */
+/** Bring the records of a season, unless they have come meanwhile: whoever drags the plan back asks for it with every day. */
 export const openSeason = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api), offline = inject(Offline)) =>
     actions.pipe(
       ofType(GardenActions.seasonOpened),
-      withLatestFrom(store.select(gardenFeature.selectGardenState)),
-      concatMap(([{ day }, { garden }]) => {
-        if (!garden) return EMPTY;
-        const { from: first } = seasonOf(day, garden.seasonStart ?? usualSeasonStart(garden.latitude));
-        return api.season(garden.id, first).pipe(
-          tap((contents) => void offline.saveSeason(garden.id, first, contents).catch(() => undefined)),
-          map((contents) => GardenActions.seasonLoaded({ from: first, contents })),
+      concatMap(({ day }) =>
+        store.select(gardenFeature.selectGardenState).pipe(
+          take(1),
+          switchMap(({ garden, seasons }) =>
+            garden && !seasons.includes(seasonFrom(day, garden)) ? fetchSeason(day, garden, api, offline) : EMPTY,
+          ),
           catchError((error: unknown) => of(GardenActions.seasonFailed({ message: ApiError.from(error).message }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A record that an address names may lie in an older season: that one is brought. */
+export const seekRecord = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), offline = inject(Offline)) =>
+    actions.pipe(
+      ofType(GardenActions.recordSought),
+      withLatestFrom(store.select(gardenFeature.selectGardenState)),
+      concatMap(([{ id }, { garden, seasons }]) => {
+        if (!garden) return EMPTY;
+        const notFound = GardenActions.recordNotFound({ id });
+        return api.dayOfRecord(garden.id, id).pipe(
+          switchMap(({ day }) => (seasons.includes(seasonFrom(day, garden)) ? EMPTY : fetchSeason(day, garden, api, offline))),
+          // If it is not here now, it is nowhere.
+          concatWith(of(notFound)),
+          catchError(() => of(notFound)),
         );
       }),
     ),
   { functional: true },
 );
 
-/** A record that an address names may lie in an older season: that one is opened. */
-export const seekRecord = createEffect(
-  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
-    actions.pipe(
-      ofType(GardenActions.recordSought),
-      withLatestFrom(store.select(gardenFeature.selectGardenState)),
-      mergeMap(([{ id }, { garden, season, seasons }]) => {
-        if (!garden) return EMPTY;
-        const start = garden.seasonStart ?? usualSeasonStart(garden.latitude);
-        return api.dayOfRecord(garden.id, id).pipe(
-          map(({ day }) => {
-            const known = [season.from, ...seasons].includes(seasonOf(day, start).from);
-            return known ? GardenActions.recordNotFound({ id }) : GardenActions.seasonOpened({ day });
-          }),
-          catchError(() => of(GardenActions.recordNotFound({ id }))),
-        );
-      }),
-    ),
-  { functional: true },
-);
+const seasonFrom = (day: string, { seasonStart, latitude }: GardenSummary) => seasonOf(day, seasonStart ?? usualSeasonStart(latitude)).from;
+
+function fetchSeason(day: string, garden: GardenSummary, api: Api, offline: Offline) {
+  const first = seasonFrom(day, garden);
+  return api.season(garden.id, first).pipe(
+    tap((contents) => void offline.saveSeason(garden.id, first, contents).catch(() => undefined)),
+    map((contents) => GardenActions.seasonLoaded({ from: first, contents })),
+  );
+}
 
 /** Keep this device's copy up to date, record by record, for when there is no signal. */
 export const copyRecords = createEffect(

@@ -142,7 +142,16 @@ export const gardenFeature = createFeature({
       notFound: [],
     })),
     on(GardenActions.caughtUp, (state, { garden, records }) =>
-      withRecords({ ...state, garden: isSame(state.garden, garden) ? state.garden : garden, asOf: null }, records),
+      withRecords(
+        {
+          ...state,
+          garden: isSame(state.garden, garden) ? state.garden : garden,
+          asOf: null,
+          // What could not be sought without signal is sought again.
+          notFound: state.asOf ? [] : state.notFound,
+        },
+        records,
+      ),
     ),
     on(GardenActions.fellBehind, (state, { asOf }) => ({ ...state, asOf })),
     on(GardenActions.seasonOpened, (state) => ({ ...state, seasonFault: '' })),

@@ -74,7 +74,7 @@ export type LookValue = Omit<Written<'assessments'>, 'caseId' | 'plantingId'>;
         </mat-form-field>
       </div>
       <div class="fn-actions">
-        <button matButton="filled" [disabled]="busy() || faulty()">{{ look() ? 'Save the look' : 'Log this look' }}</button>
+        <button matButton="filled" [disabled]="busy() || countFault() !== ''">{{ look() ? 'Save the look' : 'Log this look' }}</button>
         @if (look()) {
           <button matButton type="button" (click)="left.emit()">Leave it</button>
         }
@@ -112,14 +112,14 @@ export class AssessmentForm {
     const count = this.#counted();
     return count === null || (Number.isInteger(count) && count >= 0 && count <= 1_000_000) ? '' : 'A whole number from 0, or empty.';
   });
-  protected readonly faulty = computed(() => this.countFault() !== '' || !this.assessedOn());
 
   #state(): Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'> {
     return { severity: this.severity(), count: this.#counted(), newGrowth: this.newGrowth(), assessedOn: this.assessedOn() };
   }
 
   protected save(): void {
-    if (this.faulty() || this.busy()) return;
+    // The day's own field says what is wrong with it.
+    if (this.countFault() !== '' || !this.assessedOn() || this.busy()) return;
     this.saved.emit({ ...this.#state(), nextAssessmentOn: this.nextAssessmentOn() || null, note: this.note().trim() });
   }
 }

@@ -135,10 +135,9 @@ export class GardenShell {
   protected readonly seeking = computed(() => {
     this.#address();
     const id = this.#sought();
-    return id !== undefined && !this.#notFound().includes(id) && this.#seasonFault() === '';
+    return id !== undefined && !this.#notFound().includes(id);
   });
   readonly #notFound = this.#store.selectSignal(gardenFeature.selectNotFound);
-  readonly #seasonFault = this.#store.selectSignal(gardenFeature.selectSeasonFault);
   readonly #records = this.#store.selectSignal(gardenFeature.selectRecords);
 
   constructor() {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -70,13 +70,19 @@ export class TrapPage {
   protected readonly rest = computed(() => pausedOn(this.garden.today(), this.one()!));
   protected readonly target = computed(() => (this.one()?.target ? this.#library.conditionName(this.one()!.target!) : ''));
   protected readonly spot = computed(() => spotNow(this.one()!));
-  protected readonly draft = linkedSignal<Reading>(() => this.#fresh());
+  readonly #touched = signal(false);
+  /** What is being noted. What others note meanwhile changes nothing of it once it is begun. */
+  protected readonly draft = linkedSignal<{ trap: string; fresh: Reading }, Reading>({
+    source: () => ({ trap: this.trap(), fresh: this.#fresh() }),
+    computation: ({ trap, fresh }, before) => (before?.source.trap === trap && untracked(this.#touched) ? before.value : fresh),
+  });
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly total = totalOf;
   protected readonly caughtWords = ({ caught }: Catch) => caught.map(({ what, count }) => `${count} ${what}`).join(', ') || 'nothing';
 
   protected note(change: Partial<Reading>): void {
+    this.#touched.set(true);
     this.draft.update((draft) => ({ ...draft, ...change }));
   }
 
@@ -91,11 +97,13 @@ export class TrapPage {
   }
 
   protected correct(reading: Catch): void {
+    this.#touched.set(true);
     this.draft.set({ of: reading, checkedOn: reading.checkedOn, caught: reading.caught, emptied: reading.emptied, note: reading.note });
     document.getElementById('check')?.scrollIntoView({ block: 'center' });
   }
 
   protected leave(): void {
+    this.#touched.set(false);
     this.draft.set(this.#fresh());
   }
 
