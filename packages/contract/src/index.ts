@@ -1,6 +1,6 @@
 // Operations
-export { calculations, endpoints } from './endpoints.js';
-export type { CalculationAnswer, CalculationName, CalculationRequest, Endpoint, EndpointName } from './endpoints.js';
+export { calculations, endpoints } from './endpoints/index.js';
+export type { CalculationAnswer, CalculationName, CalculationRequest, Endpoint, EndpointName } from './endpoints/index.js';
 
 // Records of a garden
 export {

@@ -1,0 +1,20 @@
+import type { z } from 'zod';
+import * as calc from '../calc.js';
+import { define } from './endpoint.js';
+
+const calculation = <const N extends string, Q extends z.ZodType, A extends z.ZodType>(name: N, summary: string, body: Q, answer: A) =>
+  define({ method: 'post', path: `/api/v1/calc/${name}`, summary, access: 'open', stateless: true, body, answer });
+
+/** The calculations, by the last part of their address. */
+export const calculations = {
+  differential: calculation('differential', 'Ranked causes from findings and lay words', calc.differentialRequest, calc.differentialAnswer),
+  options: calculation('options', 'Treatments judged for a planting today', calc.optionsRequest, calc.optionsAnswer),
+  mix: calculation('mix', 'How much product in how much water', calc.mixRequest, calc.mixAnswer),
+  progress: calculation('progress', 'Area under a severity curve and its rate', calc.progressRequest, calc.progressAnswer),
+  sample: calculation('sample', 'Enough looked at: act, leave, or look at more', calc.sampleRequest, calc.sampleAnswer),
+} as const;
+
+export type CalculationName = keyof typeof calculations;
+/** What a calculation is asked, as it was checked. */
+export type CalculationRequest<N extends CalculationName> = z.output<(typeof calculations)[N]['body']>;
+export type CalculationAnswer<N extends CalculationName> = z.input<(typeof calculations)[N]['answer']>;

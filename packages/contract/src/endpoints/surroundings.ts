@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { clinicOffer, clinicReport } from '../clinic.js';
+import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from '../weather.js';
+import { entry, id } from '../words.js';
+import { define, gardenParams } from './endpoint.js';
+
+/** Weather and plant clinics. */
+export const surroundingsEndpoints = {
+  weather: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/weather',
+    summary: 'Hours of weather as they were measured, and the newest forecast; 62 days at most',
+    access: 'garden-read',
+    params: gardenParams,
+    query: weatherQuery,
+    answer: weatherAnswer,
+  }),
+  weatherSources: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/weather/sources',
+    summary: 'Where the weather comes from',
+    access: 'garden-read',
+    params: gardenParams,
+    answer: z.array(weatherSource),
+  }),
+  readStation: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/station',
+    summary: 'Read the weather station now',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({}),
+    answer: z.array(weatherSource),
+  }),
+  addWeatherFile: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/files',
+    summary: 'Add hours of weather from a file, in as many parts as it takes under one id',
+    access: 'garden-write',
+    params: gardenParams,
+    body: weatherFileRequest,
+    answer: z.array(weatherSource),
+  }),
+  keepWeatherFile: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/weather/files/kept',
+    summary: 'Take the hours of a file out, or put them back',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({ id, kept: z.boolean() }),
+    answer: z.array(weatherSource),
+  }),
+  stations: define({
+    method: 'get',
+    path: '/api/v1/weather-stations',
+    summary: 'Weather stations that a garden can be read from',
+    access: 'person',
+    answer: z.array(z.object({ id: entry, name: z.string(), simulated: z.boolean() })),
+  }),
+  clinics: define({
+    method: 'get',
+    path: '/api/v1/clinics',
+    summary: 'Plant clinics that can be asked over the net, with their tests and packing lists',
+    access: 'person',
+    answer: z.array(clinicOffer),
+  }),
+  clinicReports: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/clinic-reports',
+    summary: 'How the samples stand with their clinics, as they were last heard',
+    access: 'garden-read',
+    params: gardenParams,
+    answer: z.array(clinicReport),
+  }),
+  askClinics: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/clinic-reports',
+    summary: 'Ask the clinics now how the samples stand',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({}),
+    answer: z.array(clinicReport),
+  }),
+} as const;
