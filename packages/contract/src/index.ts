@@ -77,31 +77,16 @@ export { clinicOffer, clinicReport, clinicResult, clinicSample, sampleMaterial }
 export type { ClinicOffer, ClinicReport, ClinicResult, SampleMaterial } from './clinic.js';
 
 // Calculations
-export {
-  differentialAnswer,
-  differentialRequest,
-  mixAnswer,
-  mixRequest,
-  mostFindings,
-  optionsAnswer,
-  optionsRequest,
-  progressAnswer,
-  progressRequest,
-  sampleAnswer,
-  sampleRequest,
-} from './calc.js';
-export type {
-  DifferentialAnswer,
-  DifferentialRequest,
-  MixAnswer,
-  MixRequest,
-  OptionsAnswer,
-  OptionsRequest,
-  ProgressAnswer,
-  ProgressRequest,
-  SampleAnswer,
-  SampleRequest,
-} from './calc.js';
+export { differentialAnswer, differentialRequest, mostFindings } from './calculations/differential.js';
+export type { DifferentialAnswer, DifferentialRequest } from './calculations/differential.js';
+export { mixAnswer, mixRequest } from './calculations/mix.js';
+export type { MixAnswer, MixRequest } from './calculations/mix.js';
+export { optionsAnswer, optionsRequest } from './calculations/options.js';
+export type { OptionsAnswer, OptionsRequest } from './calculations/options.js';
+export { progressAnswer, progressRequest } from './calculations/progress.js';
+export type { ProgressAnswer, ProgressRequest } from './calculations/progress.js';
+export { sampleAnswer, sampleRequest } from './calculations/sample.js';
+export type { SampleAnswer, SampleRequest } from './calculations/sample.js';
 
 // Weather
 export { mostHoursInFile, weatherHour } from './weather.js';

@@ -1,5 +1,9 @@
 import type { z } from 'zod';
-import * as calc from '../calc.js';
+import { differentialAnswer, differentialRequest } from '../calculations/differential.js';
+import { mixAnswer, mixRequest } from '../calculations/mix.js';
+import { optionsAnswer, optionsRequest } from '../calculations/options.js';
+import { progressAnswer, progressRequest } from '../calculations/progress.js';
+import { sampleAnswer, sampleRequest } from '../calculations/sample.js';
 import { define } from './endpoint.js';
 
 const calculation = <const N extends string, Q extends z.ZodType, A extends z.ZodType>(name: N, summary: string, body: Q, answer: A) =>
@@ -7,11 +11,11 @@ const calculation = <const N extends string, Q extends z.ZodType, A extends z.Zo
 
 /** The calculations, by the last part of their address. */
 export const calculations = {
-  differential: calculation('differential', 'Ranked causes from findings and lay words', calc.differentialRequest, calc.differentialAnswer),
-  options: calculation('options', 'Treatments judged for a planting today', calc.optionsRequest, calc.optionsAnswer),
-  mix: calculation('mix', 'How much product in how much water', calc.mixRequest, calc.mixAnswer),
-  progress: calculation('progress', 'Area under a severity curve and its rate', calc.progressRequest, calc.progressAnswer),
-  sample: calculation('sample', 'Enough looked at: act, leave, or look at more', calc.sampleRequest, calc.sampleAnswer),
+  differential: calculation('differential', 'Ranked causes from findings and lay words', differentialRequest, differentialAnswer),
+  options: calculation('options', 'Treatments judged for a planting today', optionsRequest, optionsAnswer),
+  mix: calculation('mix', 'How much product in how much water', mixRequest, mixAnswer),
+  progress: calculation('progress', 'Area under a severity curve and its rate', progressRequest, progressAnswer),
+  sample: calculation('sample', 'Enough looked at: act, leave, or look at more', sampleRequest, sampleAnswer),
 } as const;
 
 export type CalculationName = keyof typeof calculations;
