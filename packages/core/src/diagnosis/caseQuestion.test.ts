@@ -1,9 +1,9 @@
 import { caseQuestion, historyOf } from './caseQuestion';
-import type { ToldCase } from './caseQuestion';
+import type { CaseLine } from './caseQuestion';
 
 const bean = { host: 'bean', placeId: 'bed', setting: 'outdoor' };
 const asking = { id: 'c', openedOn: '2026-06-01', onset: null, pattern: null };
-const told = (id: string, host: string, conditions: string[], change: Partial<ToldCase> = {}): ToldCase => ({
+const told = (id: string, host: string, conditions: string[], change: Partial<CaseLine> = {}): CaseLine => ({
   id,
   plantingId: `${id}-plants`,
   placeId: 'bed',
@@ -13,7 +13,7 @@ const told = (id: string, host: string, conditions: string[], change: Partial<To
   conditions,
   ...change,
 });
-const around = { garden: { latitude: -40, region: 'neutral' }, told: [] as ToldCase[], temperatureC: undefined, tests: [] };
+const around = { garden: { latitude: -40, region: 'neutral' }, caseLines: [] as CaseLine[], temperatureC: undefined, tests: [] };
 
 test('the plant, the month and the side of the earth come from the garden', () => {
   const question = caseQuestion(asking, bean, [{ sign: 'dots', state: 'seen' }], around);
@@ -45,7 +45,7 @@ test('what is at work on other plants counts as near, in the place or in the gar
     told('d', 'pea', ['scab'], { closedOn: '2026-05-25' }),
     told('f', 'pea', ['later'], { openedOn: '2026-06-02' }),
   ];
-  expect(caseQuestion(asking, bean, [], { ...around, told: cases }).nearby).toEqual([
+  expect(caseQuestion(asking, bean, [], { ...around, caseLines: cases }).nearby).toEqual([
     { condition: 'rust', near: 'place' },
     { condition: 'aphid', near: 'garden' },
   ]);

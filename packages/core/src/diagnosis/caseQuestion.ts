@@ -1,5 +1,5 @@
 /** A case in a line: its plant, when it was, and what it was taken for last. */
-export interface ToldCase {
+export interface CaseLine {
   readonly id: string;
   readonly plantingId: string;
   readonly placeId: string;
@@ -13,7 +13,7 @@ export interface ToldCase {
 export interface CaseSurroundings<Test> {
   readonly garden: { readonly latitude: number | null; readonly region: string };
   /** every case that the garden has had */
-  readonly told: readonly ToldCase[];
+  readonly caseLines: readonly CaseLine[];
   /** mean of the last days, °C; nothing when it isn't known */
   readonly temperatureC: number | undefined;
   /** what plant clinics found */
@@ -38,9 +38,9 @@ export function caseQuestion<Onset extends string, Pattern extends string, Setti
   { id, openedOn, onset, pattern }: AskingCase<Onset, Pattern>,
   planting: { readonly host: string; readonly placeId: string; readonly setting: Setting },
   findings: readonly Finding[],
-  { garden, told, temperatureC, tests }: CaseSurroundings<Test>,
+  { garden, caseLines, temperatureC, tests }: CaseSurroundings<Test>,
 ) {
-  const others = told.filter((one) => one.id !== id);
+  const others = caseLines.filter((one) => one.id !== id);
   return {
     host: planting.host,
     findings: [...findings],
@@ -59,10 +59,10 @@ export function caseQuestion<Onset extends string, Pattern extends string, Setti
 
 /** Closed cases with a diagnosis, counted by condition and plant: what this garden has had confirmed. */
 export function historyOf(
-  told: readonly Pick<ToldCase, 'host' | 'closedOn' | 'conditions'>[],
+  caseLines: readonly Pick<CaseLine, 'host' | 'closedOn' | 'conditions'>[],
 ): { condition: string; host: string; count: number }[] {
   const counts = new Map<string, { condition: string; host: string; count: number }>();
-  for (const { closedOn, host, conditions } of told)
+  for (const { closedOn, host, conditions } of caseLines)
     for (const condition of closedOn ? conditions : []) {
       const key = `${condition} ${host}`;
       counts.set(key, { condition, host, count: (counts.get(key)?.count ?? 0) + 1 });
@@ -71,8 +71,8 @@ export function historyOf(
 }
 
 /** What is at work on other plants while a case is open. */
-const nearbyOf = (told: readonly ToldCase[], placeId: string, on: string) =>
-  told
+const nearbyOf = (caseLines: readonly CaseLine[], placeId: string, on: string) =>
+  caseLines
     .filter((one) => one.openedOn <= on && (!one.closedOn || one.closedOn >= on))
     .flatMap((one) => {
       const near = one.placeId === placeId ? ('place' as const) : ('garden' as const);

@@ -28,7 +28,7 @@ export type { LookPlan } from './whereToLook.js';
 
 // The question
 export { caseQuestion, historyOf } from './caseQuestion.js';
-export type { AskingCase, CaseSurroundings, ToldCase } from './caseQuestion.js';
+export type { AskingCase, CaseSurroundings, CaseLine } from './caseQuestion.js';
 
 // Reading lay text
 export { buildLexicon } from './text/lexicon.js';

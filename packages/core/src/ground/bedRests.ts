@@ -10,8 +10,8 @@ export interface BedRest {
   readonly until: string;
 }
 
-/** A case in a line: where it was, when, and what it was taken for last. */
-export interface ToldCase {
+/** A case as far as its ground keeps it: where it was, when, and what it was taken for last. */
+export interface GroundCase {
   readonly placeId: string;
   readonly openedOn: string;
   readonly closedOn: string | null;
@@ -32,12 +32,12 @@ const daysInYear = 365.2425;
  * @param familyOf - family of a host; none for what is a family itself
  */
 export function bedRestsOf(
-  cases: readonly ToldCase[],
+  cases: readonly GroundCase[],
   conditions: ReadonlyMap<string, LastingCondition>,
   familyOf: (host: string) => string | undefined,
 ): BedRest[] {
-  return cases.flatMap(({ placeId, conditions: told, openedOn, closedOn }) =>
-    told.flatMap((id): BedRest[] => {
+  return cases.flatMap(({ placeId, conditions: found, openedOn, closedOn }) =>
+    found.flatMap((id): BedRest[] => {
       const condition = conditions.get(id);
       if (!condition?.restYears) return [];
       const taken = [...condition.hosts.often, ...condition.hosts.sometimes];

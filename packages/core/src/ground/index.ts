@@ -22,4 +22,4 @@ export type { Quarantine, QuarantineState } from './quarantine.js';
 export { plantingOn } from './plantingOn.js';
 export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';
 export { bedRestsOf } from './bedRests.js';
-export type { BedRest, LastingCondition, ToldCase } from './bedRests.js';
+export type { BedRest, LastingCondition, GroundCase } from './bedRests.js';

@@ -33,7 +33,7 @@ export interface RoundRecords<P extends RoundPlanting = RoundPlanting> {
     readonly diagnoses: readonly { readonly conditions: readonly string[] }[];
   }[];
   /** every case that the garden has had, in a line */
-  readonly told: readonly { readonly host: string; readonly openedOn: string; readonly conditions: readonly string[] }[];
+  readonly caseLines: readonly { readonly host: string; readonly openedOn: string; readonly conditions: readonly string[] }[];
   readonly decisions: readonly { readonly caseId: string; readonly decidedOn: string; readonly nextAssessmentOn: string }[];
   readonly assessments: readonly {
     readonly caseId: string;
@@ -56,7 +56,7 @@ export interface RoundKnowledge<P extends RoundPlanting = RoundPlanting> {
 
 /** The plantings in growth, with what is known of each for the round. */
 export function toWalk<P extends RoundPlanting>(records: RoundRecords<P>, knowledge: RoundKnowledge<P>): ToWalk[] {
-  const { plantings, told } = records;
+  const { plantings, caseLines } = records;
   const casesOn = grouped(records.cases, ({ plantingId }) => plantingId);
   const assessmentsOf = grouped(
     inOrder(records.assessments, ({ assessedOn }) => assessedOn),
@@ -66,7 +66,7 @@ export function toWalk<P extends RoundPlanting>(records: RoundRecords<P>, knowle
     inOrder(records.decisions, ({ decidedOn }) => decidedOn),
     ({ caseId }) => caseId,
   );
-  const sightsOn = grouped(told, ({ host }) => host);
+  const sightsOn = grouped(caseLines, ({ host }) => host);
   const lastLooks = lastLooksOf(records);
   return plantings
     .filter(({ endedOn }) => !endedOn)

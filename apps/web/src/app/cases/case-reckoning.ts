@@ -64,7 +64,7 @@ export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): Case
       return {
         ...caseQuestion({ ...one, id: caseId(), onset: one.onset ?? read()?.onset ?? null }, plant, evidenceOf(chips()), {
           garden: garden.summary(),
-          told: garden.toldCases(),
+          caseLines: garden.caseLines(),
           temperatureC: warmth(),
           tests: clinics.testsOf(caseId()),
         }),

@@ -97,7 +97,7 @@ test('every case is told in a line: those that are here, on the place where they
   const moved = { ...plantingRecord, events: [{ kind: 'moved' as const, on: '2026-07-10', placeId: 'sill', setting: 'indoor' as const }] };
   const { garden } = start({ pastCases: [past, { ...past, id: sickness.id }], plantings: [moved] });
   expect(garden.pastCases().map(({ id }) => id)).toEqual(['old']);
-  expect(garden.toldCases()).toEqual([
+  expect(garden.caseLines()).toEqual([
     past,
     expect.objectContaining({ id: sickness.id, placeId: 'bed', host: 'leek', conditions: ['leek-rust'] }),
   ]);

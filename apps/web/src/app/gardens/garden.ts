@@ -51,7 +51,7 @@ export class Garden {
     return this.#pastCases().filter(({ id }) => !here.has(id));
   });
   /** every case of the garden in a line, whether it is here in full or not */
-  readonly toldCases = computed<readonly PastCase[]>(() => {
+  readonly caseLines = computed<readonly PastCase[]>(() => {
     const plantings = new Map(this.#plantingRecords().map((one) => [one.id, one]));
     const here = this.cases().flatMap(({ id, plantingId, openedOn, closedOn, diagnoses }) => {
       const planting = plantings.get(plantingId);

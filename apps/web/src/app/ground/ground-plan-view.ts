@@ -79,7 +79,7 @@ export class PlanView {
   readonly #shapes = computed(() => planShapes(this.garden.places(), this.garden.plantings(), this.day()));
   readonly #dueNow = computed(() => new Set(this.#book.due().map(({ id }) => id)));
   readonly #resting = computed(() => {
-    const rests = bedRestsOf(this.garden.toldCases(), this.library.conditions(), (host) => this.library.hosts().get(host)?.family);
+    const rests = bedRestsOf(this.garden.caseLines(), this.library.conditions(), (host) => this.library.hosts().get(host)?.family);
     return rests.filter(({ from, until }) => from <= this.day() && this.day() < until);
   });
 

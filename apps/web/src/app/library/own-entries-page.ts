@@ -35,7 +35,7 @@ export class OwnEntriesPage {
   );
   /** confirmed cases by trouble and plant, most first */
   protected readonly history = computed(() =>
-    [...historyOf(this.garden.toldCases())].sort((a, b) => b.count - a.count || a.condition.localeCompare(b.condition)),
+    [...historyOf(this.garden.caseLines())].sort((a, b) => b.count - a.count || a.condition.localeCompare(b.condition)),
   );
   protected readonly report = signal<readonly string[]>([]);
   protected readonly busy = signal(false);

@@ -15,7 +15,7 @@ const stop: Stop = {
   ...stopOf(emptyDraft(undefined), { roundId: 'r', plantingId: 'leeks', lookedAt: '2026-07-14T07:00:00.000Z', caseId: null }),
   clockMended: false,
 };
-const records: RoundRecords = { ...gardenNow, told: [], stops: [], today, timeZone: 'Europe/London' };
+const records: RoundRecords = { ...gardenNow, caseLines: [], stops: [], today, timeZone: 'Europe/London' };
 const knowledge: RoundKnowledge = {
   riskOf: () => ({ risk: 0.3, feared: 'Leek moth' }),
   catching: (condition) => condition === 'leek-rust',
@@ -46,7 +46,7 @@ describe('what the round is planned from', () => {
       closedOn: '2025-08-01',
       conditions: ['leek-rust'],
     };
-    const [walk] = toWalk({ ...records, told: [old, { ...old, id: 'peas', host: 'pea' }] }, knowledge);
+    const [walk] = toWalk({ ...records, caseLines: [old, { ...old, id: 'peas', host: 'pea' }] }, knowledge);
     expect(walk!.firstSights).toHaveLength(1);
     expect(walk!.firstSights).toMatchObject([{ on: '2025-06-22' }]);
   });

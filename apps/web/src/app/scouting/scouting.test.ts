@@ -40,7 +40,7 @@ function start({ stops = [] as Stop[], rounds = [round], wetHours = 0 } = {}) {
           summary: list(summary),
           places: list([place]),
           plantings: list(plantings),
-          toldCases: list([]),
+          caseLines: list([]),
           cases: list([]),
           decisions: list([]),
           assessments: list([]),

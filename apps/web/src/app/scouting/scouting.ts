@@ -41,7 +41,7 @@ export class Scouting {
         {
           plantings: this.#garden.plantings(),
           cases: this.#garden.cases(),
-          told: this.#garden.toldCases(),
+          caseLines: this.#garden.caseLines(),
           decisions: this.#garden.decisions(),
           assessments: this.#garden.assessments(),
           stops: this.#garden.stops(),

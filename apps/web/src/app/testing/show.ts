@@ -129,7 +129,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     seasonStart: signal('01-01'),
     appliedDays: () => [],
     pastCases: signal(all.pastCases),
-    toldCases: signal(all.pastCases),
+    caseLines: signal(all.pastCases),
     years: signal(['2025', '2026']),
     hasYear: () => true,
     openYear: () => undefined,
