@@ -87,12 +87,12 @@ export const routes: Routes = [
       {
         path: 'log/new',
         title: 'Log an application',
-        loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage),
+        loadComponent: () => import('./applications/application-form-page').then((m) => m.ApplicationFormPage),
       },
       {
         path: 'log/:application',
         title: 'Log entry',
-        loadComponent: () => import('./applications/application-form-page').then((m) => m.LogFormPage),
+        loadComponent: () => import('./applications/application-form-page').then((m) => m.ApplicationFormPage),
       },
       { path: 'traps', title: 'Traps', loadComponent: () => import('./traps/traps-page').then((m) => m.TrapsPage) },
       { path: 'traps/new', title: 'New trap', loadComponent: () => import('./traps/trap-form-page').then((m) => m.TrapFormPage) },

@@ -1,13 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { FormArray, FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import type { Written } from '@field-nurse/contract';
-import { clockAt, dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
+import { dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
@@ -22,27 +21,13 @@ import { Submission } from '../shared/submission';
 import { TimeField } from '../shared/time-field';
 import { fromField, measures, toField } from '../shared/units';
 import { rungWords } from '../shared/words';
+import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
 import { brokenLines } from './broken-lines';
-import { keptProduct, productOf, productUnits } from './product-amount';
-import type { ProductUnit } from './product-amount';
-
-const number = (low: number, high: number) => new FormControl<number | null>(null, [Validators.min(low), Validators.max(high)]);
-type TargetGroup = FormGroup<{ plantingId: FormControl<string>; plants: FormControl<number>; caseId: FormControl<string | null> }>;
-
-const target = (plantingId: string, plants: number, caseId: string | null): TargetGroup =>
-  new FormGroup({
-    plantingId: new FormControl(plantingId, { nonNullable: true }),
-    plants: new FormControl(plants, {
-      nonNullable: true,
-      validators: [Validators.required, Validators.min(1), Validators.max(100_000), Validators.pattern(/^\d+$/)],
-    }),
-    caseId: new FormControl(caseId),
-  });
-const text = (most: number) => new FormControl('', { nonNullable: true, validators: [Validators.maxLength(most)] });
+import { productUnits } from './product-amount';
 
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
-  selector: 'fn-log-form-page',
+  selector: 'fn-application-form-page',
   imports: [ReactiveFormsModule, RouterLink, DayField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, TimeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
@@ -56,7 +41,7 @@ const text = (most: number) => new FormControl('', { nonNullable: true, validato
   `,
   templateUrl: './application-form-page.html',
 })
-export class LogFormPage {
+export class ApplicationFormPage {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
   readonly #router = inject(Router);
@@ -85,24 +70,7 @@ export class LogFormPage {
   readonly #caseId = computed(() => this.case() ?? this.known()?.targets.find(({ caseId }) => caseId)?.caseId ?? null);
   protected readonly ofCase = computed(() => this.garden.case(this.#caseId() ?? ''));
 
-  protected readonly form = new FormGroup({
-    plantings: new FormControl<string[]>([], { nonNullable: true, validators: [Validators.required] }),
-    /** for each of them, how many plants, and the case that it was done for */
-    targets: new FormArray<TargetGroup>([]),
-    intervention: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
-    day: new FormControl(clockAt(this.garden.now(), this.#zone).slice(0, 10), { nonNullable: true, validators: [Validators.required] }),
-    time: new FormControl(clockAt(this.garden.now(), this.#zone).slice(11), { nonNullable: true, validators: [Validators.required] }),
-    productAmount: number(0, 1_000_000),
-    productUnit: new FormControl<ProductUnit | null>(null),
-    waterL: number(0, 100_000),
-    kit: text(120),
-    coveredPart: text(200),
-    appliedBy: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
-    temperatureC: new FormControl<number | null>(null),
-    windKmh: number(0, 200),
-    sky: text(120),
-    why: text(4000),
-  });
+  protected readonly form = applicationForm(this.garden.now(), this.#zone);
   protected readonly submission = new Submission(this.form);
   readonly #typed = toSignal(this.form.valueChanges, { initialValue: this.form.getRawValue() });
 
@@ -188,15 +156,10 @@ export class LogFormPage {
   protected chosenPlantings(ids: readonly string[]): void {
     const kept = this.form.controls.targets.controls.filter(({ value }) => ids.includes(value.plantingId ?? ''));
     const known = new Set(kept.map(({ value }) => value.plantingId));
-    const fresh = ids.filter((id) => !known.has(id)).map((id) => target(id, this.garden.planting(id)?.plants ?? 1, this.#usualCase(id)));
-    this.#setTargets([...kept, ...fresh]);
-  }
-
-  #setTargets(rows: readonly TargetGroup[]): void {
-    const { targets } = this.form.controls;
-    targets.clear({ emitEvent: false });
-    for (const row of rows) targets.push(row, { emitEvent: false });
-    targets.updateValueAndValidity();
+    const fresh = ids
+      .filter((id) => !known.has(id))
+      .map((id) => targetGroup(id, this.garden.planting(id)?.plants ?? 1, this.#usualCase(id)));
+    setTargets(this.form, [...kept, ...fresh]);
   }
 
   #casesOn(plantingId: string): readonly { readonly id: string; readonly name: string }[] {
@@ -220,7 +183,7 @@ export class LogFormPage {
         'applications',
         known?.id ?? this.#newId,
         known?.version ?? 0,
-        this.#value(),
+        writtenFrom(this.form, this.#appliedAt()!, this.#zone, this.system, known),
         known ? 'Log entry corrected.' : 'Application logged.',
       );
       await this.#router.navigate(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
@@ -234,23 +197,7 @@ export class LogFormPage {
     this.#filled = true;
     const known = this.known();
     if (known) {
-      const { amount, unit } = productOf(known);
-      const clock = clockAt(known.appliedAt, this.#zone);
-      this.form.patchValue({
-        ...known,
-        plantings: known.targets.map(({ plantingId }) => plantingId),
-        day: clock.slice(0, 10),
-        time: clock.slice(11),
-        productAmount: amount,
-        productUnit: unit,
-        coveredPart: known.targets[0]!.coveredPart,
-        waterL: toField('water', known.waterL, this.system),
-        temperatureC: toField('temperature', known.temperatureC, this.system),
-        windKmh: toField('wind', known.windKmh, this.system),
-        // The form's own list of rows is set apart.
-        targets: [],
-      });
-      this.#setTargets(known.targets.map(({ plantingId, plants, caseId }) => target(plantingId, plants, caseId)));
+      fillFrom(this.form, known, this.#zone, this.system);
       return;
     }
     const planting = this.garden.planting(this.ofCase()?.plantingId ?? this.planting() ?? '');
@@ -266,39 +213,6 @@ export class LogFormPage {
       windKmh: toField('wind', said.windKmh, this.system),
       why: this.#library.conditionNames(workingConditions(this.ofCase()?.diagnoses ?? []), ''),
     });
-    if (planting) this.#setTargets([target(planting.id, Number(this.plants() ?? planting.plants), this.#usualCase(planting.id))]);
-  }
-
-  #value(): Written<'applications'> {
-    const {
-      plantings: _,
-      targets,
-      day: __,
-      time: ___,
-      coveredPart,
-      waterL,
-      temperatureC,
-      windKmh,
-      productUnit,
-      productAmount,
-      ...rest
-    } = this.form.getRawValue();
-    const before = new Map(this.known()?.targets.map((one) => [one.plantingId, one]));
-    const partChanged = coveredPart !== this.known()?.targets[0]?.coveredPart;
-    return {
-      ...rest,
-      appliedAt: this.#appliedAt()!,
-      targets: targets.map(({ plantingId, plants, caseId }) => ({
-        plantingId,
-        caseId,
-        plants: Number(plants),
-        areaM2: before.get(plantingId)?.areaM2 ?? null,
-        coveredPart: partChanged ? coveredPart : (before.get(plantingId)?.coveredPart ?? coveredPart),
-      })),
-      ...keptProduct(productAmount, productUnit),
-      waterL: fromField('water', waterL, this.system),
-      temperatureC: fromField('temperature', temperatureC, this.system),
-      windKmh: fromField('wind', windKmh, this.system),
-    };
+    if (planting) setTargets(this.form, [targetGroup(planting.id, Number(this.plants() ?? planting.plants), this.#usualCase(planting.id))]);
   }
 }

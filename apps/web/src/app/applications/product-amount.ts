@@ -2,6 +2,7 @@ import type { Application, Written } from '@field-nurse/contract';
 import type { UnitName } from '@field-nurse/core/units';
 import { convert, dimensionOf } from '@field-nurse/core/units';
 import { amountWord } from '../shared/units';
+import type { UnitSystem } from '../shared/units';
 
 /** Units in which a gardener may say how much product it was; `pieces` for sachets, mites and cards. */
 export const productUnits = ['ml', 'l', 'g', 'kg', 'tsp-us', 'tbsp-us', 'floz-us', 'oz', 'lb', 'pieces'] as const;
@@ -29,7 +30,7 @@ export function productOf({ productMl, productG, productPieces }: Kept): { amoun
 const inUs: Partial<Record<ProductUnit, UnitName>> = { ml: 'floz-us', g: 'oz' };
 
 /** "60 g", "2.1 oz", "6 pieces" */
-export function productWord(application: Pick<Application, keyof Kept>, system: 'metric' | 'us'): string {
+export function productWord(application: Pick<Application, keyof Kept>, system: UnitSystem): string {
   const { amount, unit } = productOf(application);
   if (amount === null || unit === null) return '';
   if (unit === 'pieces') return `${amount} ${amount === 1 ? 'piece' : 'pieces'}`;
