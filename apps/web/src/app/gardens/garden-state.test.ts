@@ -68,3 +68,19 @@ test('what comes again as it is known stays the very same, whatever the order of
   expect(again.records).toBe(loaded.records);
   expect(again.garden).toBe(loaded.garden);
 });
+
+test('an answer that was overtaken on the way takes nothing back', () => {
+  const stored = reducer(loaded, GardenActions.recordStored({ subject: 'places', record: { ...place, version: 3, name: 'Long bed' } }));
+  const records = [{ subject: 'places' as const, id: place.id, record: { ...place, version: 2, name: 'Old bed' } }];
+  expect(places(reducer(stored, GardenActions.caughtUp({ garden: summary, records })))).toMatchObject([{ name: 'Long bed' }]);
+  const older = { ...contents, places: [{ ...place, version: 2, name: 'Old bed' }] };
+  expect(places(reducer(stored, GardenActions.seasonLoaded({ from: '2025-01-01', contents: older })))).toMatchObject([
+    { name: 'Long bed' },
+  ]);
+});
+
+test('what is kept here until there is signal is on the page at once, and gives way to what the server says of it', () => {
+  const kept = reducer(loaded, GardenActions.recordKept({ subject: 'places', record: { ...place, version: 2, name: 'Mine' } }));
+  expect(places(kept)).toMatchObject([{ name: 'Mine' }]);
+  expect(places(reducer(kept, GardenActions.recordStored({ subject: 'places', record: place })))).toEqual([place]);
+});

@@ -2,6 +2,7 @@ import type { GardenContents, GardenSummary, PastCase, SeasonContents, Stored, S
 import { createEntityAdapter } from '@ngrx/entity';
 import type { EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import { isOvertaken } from './known-record';
 import type { KnownRecord } from './known-record';
 
 export const GardenActions = createActionGroup({
@@ -25,7 +26,10 @@ export const GardenActions = createActionGroup({
     /** left, or deleted */
     Closed: props<{ garden: string }>(),
     'Settings changed': props<{ garden: GardenSummary }>(),
+    /** as the server has it */
     'Record stored': props<{ subject: Subject; record: Stored<Subject> }>(),
+    /** as this device wrote it; the server has not answered yet */
+    'Record kept': props<{ subject: Subject; record: Stored<Subject> }>(),
     'Record removed': props<{ subject: Subject; id: string }>(),
   },
 });
@@ -108,14 +112,19 @@ const inOrder = (value: unknown): string =>
       : one,
   );
 
-/** What comes again as it is known stays the very same: no form that is being filled in begins anew. */
+/**
+ * What comes again as it is known stays the very same: no form that is being filled in begins anew. Nor does an answer that was overtaken
+ * on its way take back what was written since.
+ */
 const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
-  records
-    .filter(({ subject, id, record }) => !record || !isSame((state.records[subject].entities as Record<string, unknown>)[id], record))
-    .reduce(
-      (so, { subject, id, record }) => change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all))),
-      state,
-    );
+  records.reduce((so, { subject, id, record }) => {
+    const known = so.records[subject].entities[id];
+    if (record && (isOvertaken(known, record) || isSame(known, record))) return so;
+    return change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all)));
+  }, state);
+
+const recordsOf = (contents: SeasonContents): KnownRecord[] =>
+  subjects.flatMap((subject) => contents[subject].map((record) => ({ subject, id: record.id, record })));
 
 const fill = (contents: GardenContents) =>
   Object.fromEntries(
@@ -157,17 +166,16 @@ export const gardenFeature = createFeature({
     on(GardenActions.seasonOpened, (state) => ({ ...state, seasonFault: '' })),
     on(GardenActions.seasonFailed, (state, { message }) => ({ ...state, seasonFault: message })),
     on(GardenActions.seasonLoaded, (state, { from, contents }) => ({
-      ...state,
+      ...withRecords(state, recordsOf(contents)),
       seasons: [...state.seasons, from],
-      records: Object.fromEntries(
-        subjects.map((subject) => [subject, adapter.upsertMany(contents[subject] as { id: string }[], state.records[subject])]),
-      ) as unknown as Records,
     })),
     on(GardenActions.recordNotFound, (state, { id }) => ({ ...state, notFound: [...state.notFound, id] })),
     on(GardenActions.closed, (state, { garden }) => (state.garden?.id === garden ? initial : state)),
     on(GardenActions.failed, (state, { message }) => ({ ...state, status: 'failed', message })),
     on(GardenActions.settingsChanged, (state, { garden }) => ({ ...state, garden })),
-    on(GardenActions.recordStored, (state, { subject, record }) => change(state, subject, (records) => adapter.upsertOne(record, records))),
+    on(GardenActions.recordStored, GardenActions.recordKept, (state, { subject, record }) =>
+      change(state, subject, (records) => adapter.upsertOne(record, records)),
+    ),
     on(GardenActions.recordRemoved, (state, { subject, id }) => change(state, subject, (records) => adapter.removeOne(id, records))),
   ),
   extraSelectors: ({ selectRecords }) => {

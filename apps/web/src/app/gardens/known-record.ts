@@ -6,3 +6,8 @@ export interface KnownRecord {
   readonly id: string;
   readonly record: Stored<Subject> | null;
 }
+
+/** Whether a record is older than the one that is known: versions only grow. */
+export const isOvertaken = (known: object | undefined, record: object): boolean => versionOf(record) < versionOf(known ?? {});
+
+const versionOf = (record: object) => (record as { readonly version?: number }).version ?? 0;

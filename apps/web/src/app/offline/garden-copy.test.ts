@@ -37,3 +37,12 @@ test('of a garden that is not kept here nothing is kept in passing', async () =>
   await saveRecords(db, 'another', [{ subject: 'places', id: place.id, record: place }]);
   expect(await readCopy(db, 'another')).toBeUndefined();
 });
+
+test('an answer that was overtaken on the way takes nothing back', async () => {
+  const newer = { ...place, name: 'Long bed', version: 3 };
+  await saveRecords(db, 'g', [{ subject: 'places', id: place.id, record: newer }]);
+  await saveRecords(db, 'g', [{ subject: 'places', id: place.id, record: { ...place, version: 2 } }], { sequence: 9 });
+  await saveSeason(db, 'g', '2025-01-01', { ...contents, places: [{ ...place, version: 2 }] });
+  const { contents: now } = (await readCopy(db, 'g'))!;
+  expect([now.places, now.sequence]).toEqual([[newer], 9]);
+});

@@ -1,4 +1,5 @@
 import type { GardenContents, SeasonContents, Stored, Subject } from '@field-nurse/contract';
+import { isOvertaken } from '../gardens/known-record';
 import type { KnownRecord } from '../gardens/known-record';
 import type { GardenHead, LocalDb, RecordRow } from './local-db';
 
@@ -31,7 +32,7 @@ export async function saveSeason(db: LocalDb, garden: string, from: string, cont
   await db.transaction('rw', db.gardens, db.records, async () => {
     const copy = await db.gardens.get(garden);
     if (!copy) return;
-    await db.records.bulkPut(rowsOf(garden, contents));
+    await putNewer(db, rowsOf(garden, contents));
     await db.gardens.put({ ...copy, seasons: [...new Set([...copy.seasons, from])] });
   });
 }
@@ -46,12 +47,25 @@ export async function saveRecords(
   await db.transaction('rw', db.gardens, db.records, async () => {
     const copy = await db.gardens.get(garden);
     if (!copy) return;
-    await db.records.bulkPut(records.flatMap(({ subject, id, record }) => (record ? [{ garden, subject, id, record }] : [])));
+    await putNewer(
+      db,
+      records.flatMap(({ subject, id, record }) => (record ? [{ garden, subject, id, record }] : [])),
+    );
     await db.records.bulkDelete(records.filter(({ record }) => !record).map(({ subject, id }) => [garden, subject, id]));
     const heard = 'sequence' in head ? { savedAt: new Date().toISOString() } : {};
     await db.gardens.put({ ...copy, head: { ...copy.head, ...head }, ...heard });
   });
 }
+
+/** An answer that was overtaken on its way takes nothing back. */
+async function putNewer(db: LocalDb, rows: readonly RecordRow[]): Promise<void> {
+  const known = await db.records.bulkGet(rows.map(({ garden, subject, id }) => [garden, subject, id]));
+  await db.records.bulkPut(rows.filter(({ record }, i) => !isOvertaken(known[i]?.record, record)));
+}
+
+/** A record as the server has it, as far as this device knows. */
+export const readRecord = async (db: LocalDb, garden: string, subject: Subject, id: string): Promise<Stored<Subject> | undefined> =>
+  (await db.records.get([garden, subject, id]))?.record;
 
 /** The copy of a garden; none before it was opened here. */
 export async function readCopy(db: LocalDb, garden: string): Promise<ReadCopy | undefined> {

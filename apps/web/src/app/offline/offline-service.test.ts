@@ -65,7 +65,10 @@ test('what is written is shown at once, sent, and told as the server keeps it', 
   await offline.open(garden);
   await offline.keep(garden, 'places', id, 0, value, null);
   await settled(offline);
-  expect(dispatched[0]).toEqual(GardenActions.recordStored({ subject: 'places', record: { ...place, version: 1 } }));
+  expect(dispatched).toMatchObject([
+    GardenActions.recordKept({ subject: 'places', record: { ...place, version: 1 } }),
+    GardenActions.recordStored({ subject: 'places', record: { ...place, version: 1 } }),
+  ]);
   expect(sent).toHaveLength(1);
   expect(offline.waiting()).toBe(0);
   expect(offline.state()).toBe('sent');
@@ -150,6 +153,51 @@ test('each sees and counts their own; the other’s waits and is told', async ()
   await offline.belongsTo('tam');
   expect([offline.waiting(), offline.ofOthers()]).toEqual([0, 1]);
   expect((await offline.withWaiting(contents)).places).toEqual(contents.places);
+});
+
+test('a page that is loaded anew shows what waits before it knows who is signed in, and once it knows', async () => {
+  const before = start(gone);
+  await before.offline.open(garden);
+  await before.offline.saveSession({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] });
+  await before.offline.belongsTo('wren');
+  await before.offline.keep(garden, 'places', id, 1, { ...value, name: 'Wren’s' }, place);
+  TestBed.resetTestingModule();
+  const { offline, dispatched } = start(gone);
+  expect((await offline.withWaiting(contents)).places).toMatchObject([{ name: 'Wren’s' }]);
+  expect(await offline.waitingRecords(garden)).toMatchObject([{ record: { name: 'Wren’s' } }]);
+  await offline.open(garden);
+  await offline.belongsTo('wren');
+  expect(dispatched).toContainEqual(
+    GardenActions.recordKept({ subject: 'places', record: { ...place, name: 'Wren’s', version: (place.version ?? 0) + 1 } }),
+  );
+});
+
+test('what was refused is on the page again as the server has it; a later write of the same record lies over it', async () => {
+  const { offline, dispatched, answerWith } = start(gone);
+  await offline.saveGarden(contents);
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 1, { ...value, name: 'No' }, place);
+  await settled(offline);
+  answerWith(() => throwError(() => new ApiError(400, 'invalid', 'no such place')));
+  dispatched.length = 0;
+  await settled(offline);
+  expect(dispatched).toEqual([GardenActions.recordStored({ subject: 'places', record: place })]);
+  await offline.keep(garden, 'places', 'new', 0, value, null);
+  await settled(offline);
+  expect(dispatched.at(-1)).toEqual(GardenActions.recordRemoved({ subject: 'places', id: 'new' }));
+  expect((await offline.gardenCopy(garden))!.contents.places).toEqual([place]);
+});
+
+test('of two that wait for one record the later one stays on the page while the first is sent', async () => {
+  const { offline, dispatched, answerWith } = start(gone);
+  await offline.open(garden);
+  await offline.keep(garden, 'places', id, 1, { ...value, name: 'First' }, place);
+  await offline.keep(garden, 'places', id, 2, { ...value, name: 'Second' }, place);
+  await settled(offline);
+  let answers = 0;
+  answerWith(() => (answers++ === 0 ? of({ ...place, name: 'First', version: 2 }) : gone()));
+  await settled(offline);
+  expect(dispatched.at(-1)).toMatchObject({ type: GardenActions.recordKept.type, record: { name: 'Second' } });
 });
 
 test('a garden that was left is forgotten with all that was to be sent to it', async () => {

@@ -95,8 +95,11 @@ describe('sending what waits', () => {
   const refuse = (status: number, code: string, current: unknown = null) =>
     throwError(() => new ApiError(status, code, code, new Map(), current));
   const send = (server: Pick<Server, 'write' | 'sendPhoto'>, seen: unknown[] = [], also: object = {}) =>
-    sendWaiting(db, { ...around, write: server.write, sendPhoto: server.sendPhoto, ...also } as never, 'g', (_, record) =>
-      seen.push(record),
+    sendWaiting(
+      db,
+      { ...around, write: server.write, sendPhoto: server.sendPhoto, ...also } as never,
+      'g',
+      ({ record }) => void seen.push(record),
     );
   const left = () => db.writes.count();
 

@@ -15,6 +15,15 @@ import type { Fields, SetAside, WaitingWrite } from './waiting';
 
 const retryMs = 15_000;
 
+/** A record that waits to be written, as it will be. */
+type WrittenRecord = KnownRecord & { readonly record: Stored<Subject> };
+
+const written = (write: WaitingWrite): WrittenRecord => ({
+  subject: write.subject,
+  id: write.id,
+  record: asRecord(write) as unknown as Stored<Subject>,
+});
+
 /** Working without signal: what is written in the field is kept on the device at once, and sent when the server answers. */
 @Injectable({ providedIn: 'root' })
 export class Offline {
@@ -23,7 +32,7 @@ export class Offline {
   #db: Promise<LocalDb> | undefined;
   #sending: Promise<void> | undefined;
   readonly #garden = signal<string | null>(null);
-  readonly #person = signal<string | null>(null);
+  readonly #person = signal<string | null | undefined>(undefined);
   readonly #counts = signal({ writes: 0, photos: 0, ofOthers: 0 });
   readonly #ended = signal<Sending>('sent');
 
@@ -47,7 +56,12 @@ export class Offline {
   async belongsTo(person: string | null): Promise<void> {
     this.#person.set(person);
     await this.#count();
-    if (person) void this.send();
+    if (!person) return;
+    const garden = this.#garden();
+    if (garden)
+      for (const { subject, record } of await this.waitingRecords(garden))
+        this.#store.dispatch(GardenActions.recordKept({ subject, record }));
+    void this.send();
   }
 
   /** Show and send what waits in this garden. */
@@ -68,27 +82,27 @@ export class Offline {
   ): Promise<void> {
     await this.#keep({
       garden,
-      person: this.#person() ?? undefined,
+      person: (await this.#whose()) ?? undefined,
       subject,
       id,
       change: crypto.randomUUID(),
       version,
-      value: value,
-      base: base,
+      value,
+      base,
       at: new Date().toISOString(),
     });
   }
 
   async #keep(write: WaitingWrite): Promise<void> {
     await (await this.#local()).writes.add(write);
-    this.#store.dispatch(GardenActions.recordStored({ subject: write.subject, record: asRecord(write) as unknown as Stored<Subject> }));
+    this.#store.dispatch(GardenActions.recordKept(written(write)));
     await this.#count();
     void this.send();
   }
 
   /** Keep a photo until it is sent. */
   async keepPhoto(garden: string, id: string, image: Blob): Promise<void> {
-    const person = this.#person() ?? undefined;
+    const person = (await this.#whose()) ?? undefined;
     await (await this.#local()).photos.put({ id, garden, person, image, at: new Date().toISOString() });
     await this.#count();
     void this.send();
@@ -109,14 +123,20 @@ export class Offline {
 
   async #sendNow(garden: string): Promise<void> {
     const db = await this.#local();
-    const work = () =>
-      sendWaiting(db, this.#api, garden, (subject, record) => this.#store.dispatch(GardenActions.recordStored({ subject, record })));
+    const work = () => sendWaiting(db, this.#api, garden, (known) => this.#show(garden, known));
     const lock =
       'locks' in navigator
         ? <T>(run: () => Promise<T>) => navigator.locks.request('field-nurse-sending', run)
         : <T>(run: () => Promise<T>) => run();
     this.#ended.set(await lock(work));
     await this.#count();
+  }
+
+  /** A record as the server has it, under what still waits to be written of it. */
+  async #show(garden: string, { subject, id, record }: KnownRecord): Promise<void> {
+    this.#store.dispatch(record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id }));
+    const waiting = (await this.waitingRecords(garden)).filter((one) => one.subject === subject && one.id === id).at(-1);
+    if (waiting) this.#store.dispatch(GardenActions.recordKept(waiting));
   }
 
   /**
@@ -172,15 +192,23 @@ export class Offline {
 
   /** The garden with what of this person's still waits to be sent. */
   async withWaiting(contents: GardenContents): Promise<GardenContents> {
-    const db = await this.#local();
-    const writes = await db.writes.where('garden').equals(contents.garden.id).filter(isOf(this.#person())).sortBy('sequence');
-    return withWaiting(contents, writes);
+    return withWaiting(contents, await this.#waitingWrites(contents.garden.id));
   }
 
   /** Records that this person changed and that wait to be sent, as they will be. */
-  async waitingRecords(garden: string): Promise<KnownRecord[]> {
-    const writes = await (await this.#local()).writes.where('garden').equals(garden).filter(isOf(this.#person())).sortBy('sequence');
-    return writes.map((write) => ({ subject: write.subject, id: write.id, record: asRecord(write) as unknown as Stored<Subject> }));
+  async waitingRecords(garden: string): Promise<WrittenRecord[]> {
+    return (await this.#waitingWrites(garden)).map(written);
+  }
+
+  async #waitingWrites(garden: string): Promise<WaitingWrite[]> {
+    const mine = isOf(await this.#whose());
+    return (await this.#local()).writes.where('garden').equals(garden).filter(mine).sortBy('sequence');
+  }
+
+  /** Who is signed in here; until that is known, who was the last time. */
+  async #whose(): Promise<string | null> {
+    const person = this.#person();
+    return person === undefined ? ((await this.session().catch(() => undefined))?.person?.id ?? null) : person;
   }
 
   /** Forget the copies when somebody signs out; what waits to be sent stays. */
@@ -210,7 +238,7 @@ export class Offline {
     const garden = this.#garden();
     if (!garden) return;
     const db = await this.#local();
-    const mine = isOf(this.#person());
+    const mine = isOf(await this.#whose());
     const writes = await db.writes.where('garden').equals(garden).toArray();
     const [photos, photosOfAll, aside] = await Promise.all([
       db.photos.where('garden').equals(garden).filter(mine).count(),

@@ -2,7 +2,8 @@ import type { Stored, Subject, Written } from '@field-nurse/contract';
 import { firstValueFrom } from 'rxjs';
 import type { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
-import { saveRecords } from './garden-copy';
+import type { KnownRecord } from '../gardens/known-record';
+import { readRecord, saveRecords } from './garden-copy';
 import type { LocalDb } from './local-db';
 import { merge } from './merge';
 import { isOf } from './waiting';
@@ -24,13 +25,13 @@ const mostSilences = 40;
  * Send a garden's waiting writes and photos in the order of writing, each once, under the name of who made them. What somebody else changed
  * meanwhile is merged by field; what the server refuses, or fails at again and again, is set aside with its reason, so that the rest goes on.
  *
- * @param stored - called with each record as the server keeps it
+ * @param standing - called with each record as the server keeps it; also where what was to be sent is refused
  */
 export async function sendWaiting(
   db: LocalDb,
   api: WriteApi,
   garden: string,
-  stored: (subject: Subject, record: Stored<Subject>) => void,
+  standing: (known: KnownRecord) => void | Promise<void>,
 ): Promise<Sending> {
   if ((await db.writes.where('garden').equals(garden).count()) + (await db.photos.where('garden').equals(garden).count()) === 0)
     return 'sent';
@@ -39,7 +40,7 @@ export async function sendWaiting(
   if (!session) return 'no-answer';
   if (!session.person) return 'sign-in';
   const mine = isOf(session.person.id);
-  const ended = await sendWrites(db, api, garden, mine, stored);
+  const ended = await sendWrites(db, api, garden, mine, standing);
   return ended === 'sent' ? sendPhotos(db, api, garden, mine) : ended;
 }
 
@@ -50,7 +51,7 @@ async function sendWrites(
   api: WriteApi,
   garden: string,
   mine: Mine,
-  stored: (subject: Subject, record: Stored<Subject>) => void,
+  standing: (known: KnownRecord) => void | Promise<void>,
 ): Promise<Sending> {
   for (let merges = 0; ;) {
     const next = await db.writes.where('garden').equals(garden).filter(mine).first();
@@ -60,14 +61,14 @@ async function sendWrites(
         api.write(garden, next.subject, next.id, { change: next.change, version: next.version, value: next.value as Written<Subject> }),
       );
       await settle(db, next, record);
-      stored(next.subject, record);
+      await standing({ subject: next.subject, id: next.id, record });
       merges = 0;
     } catch (error) {
       const known = ApiError.from(error);
       if (known.code === 'changed-elsewhere' && known.current && merges++ < mostMerges) {
         const theirs = known.current as Stored<Subject>;
         await mergeInto(db, next, theirs);
-        stored(next.subject, theirs);
+        await standing({ subject: next.subject, id: next.id, record: theirs });
         continue;
       }
       merges = 0;
@@ -78,6 +79,9 @@ async function sendWrites(
         await db.aside.add({ ...asideOf(next), why: known.message, lost: next.value, write: next });
         await db.writes.delete(next.sequence!);
       });
+      const { subject, id, base } = next;
+      const record = (await readRecord(db, garden, subject, id)) ?? (base as Stored<Subject> | null);
+      await standing({ subject, id, record });
     }
   }
 }
