@@ -40,6 +40,7 @@ for (const { name, enter } of gardens)
       await page.getByRole('link', { name: 'Change it' }).click();
       await page.getByLabel('How many plants').fill('41');
       await page.getByRole('button', { name: 'Save the planting' }).click();
+      await expect(page.getByText('Planting changed.')).toBeVisible();
       await page.getByRole('button', { name: 'Undo' }).click();
       await expect(page.getByText('Taken back.')).toBeVisible();
       await expect(place.getByText('40 · in flower')).toBeVisible();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, instant, shortText } from './words.js';
+import { day, id, instant, shortText } from './words.js';
 
 /** One hour of weather; what nobody measured is null and stays so. */
 export const weatherHour = z.strictObject({
@@ -37,6 +37,21 @@ export const weatherAnswer = z.object({
   station: stationState.nullable(),
 });
 
+/** A day of the garden's calendar; null is what nobody measured. */
+export const weatherDay = z.object({
+  day,
+  /** how many of its hours are known */
+  hours: z.int(),
+  minC: z.number().nullable(),
+  maxC: z.number().nullable(),
+  meanC: z.number().nullable(),
+  rainMm: z.number().nullable(),
+  windKmh: z.number().nullable(),
+  leafWetHours: z.number().nullable(),
+});
+
+export const weatherDaysQuery = z.strictObject({ from: day, to: day });
+
 export const mostHoursInFile = 2000;
 export const weatherFileRequest = z.strictObject({
   id,
@@ -45,5 +60,6 @@ export const weatherFileRequest = z.strictObject({
 });
 
 export type WeatherSource = z.infer<typeof weatherSource>;
+export type WeatherDay = z.infer<typeof weatherDay>;
 export type StationState = z.infer<typeof stationState>;
 export type WeatherAnswer = z.infer<typeof weatherAnswer>;

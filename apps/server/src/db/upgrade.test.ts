@@ -1,4 +1,4 @@
-import type { GardenContents, Session } from '@field-nurse/contract';
+import type { GardenContents, Session, WeatherAnswer, WeatherSource } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -67,6 +67,24 @@ test('an application is an event with its target, its grams, its card as it was 
     brokenLines: [],
     personId: wren[0]!['id'],
   });
+});
+
+test('the hours that the garden had read are its station’s; the forecast is kept as it was issued', async () => {
+  const [held] = await rows(`select count(*)::int as n, min(at)::text as first, max(at)::text as last from station_hours`);
+  expect(held!['n']).toBeGreaterThan(0);
+  expect(await rows('select count(*)::int as n from weather_hours')).toEqual([{ n: 0 }]);
+  expect(await rows('select asked_from::text as first from weather_stations')).toEqual([{ first: held!['first'] }]);
+  const sources = await client.send<WeatherSource[]>('get', `${path}/weather/sources`);
+  expect(sources).toMatchObject([{ kind: 'station', hours: held!['n'] }]);
+  const [{ at }] = (await rows('select max(at) as at from station_hours')) as [{ at: Date }];
+  const to = new Date(at.getTime() + 3_600_000).toISOString();
+  const weather = await client.send<WeatherAnswer>(
+    'get',
+    `${path}/weather?from=${new Date(at.getTime() - 86_400_000).toISOString()}&to=${to}`,
+  );
+  expect(weather.hours.length).toBeGreaterThan(0);
+  expect(weather.forecast?.hours.length).toBeGreaterThan(0);
+  expect(weather.station?.name).toBe(sources[0]!.name);
 });
 
 test('changes are numbered without a gap, and go on; versions go on from where they were', async () => {

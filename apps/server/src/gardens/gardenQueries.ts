@@ -46,10 +46,18 @@ export async function updateGarden(db: Db, gardenId: string, settings: GardenSet
 }
 
 /** The garden's own idea of now: its fixed clock, or the real one. */
-export async function gardenClock(db: Db, gardenId: string, now: () => Date): Promise<{ now: Date; timeZone: string }> {
-  const [row] = await db.select({ fixedNow: gardens.fixedNow, timeZone: gardens.timeZone }).from(gardens).where(eq(gardens.id, gardenId));
+export async function gardenClock(
+  db: Db,
+  gardenId: string,
+  now: () => Date,
+): Promise<{ now: Date; timeZone: string; weatherStation: string | null }> {
+  const [row] = await db
+    .select({ fixedNow: gardens.fixedNow, timeZone: gardens.timeZone, weatherStation: gardens.weatherStation })
+    .from(gardens)
+    .where(eq(gardens.id, gardenId));
   if (!row) throw notFound('This garden');
-  return { now: row.fixedNow ?? now(), timeZone: row.timeZone };
+  const { fixedNow, timeZone, weatherStation } = row;
+  return { now: fixedNow ?? now(), timeZone, weatherStation };
 }
 
 /** What the law of the label must know of a garden. */

@@ -70,7 +70,7 @@ test('a garden with a station is read by itself; a reading that failed stands in
     const failed = await until(async () => (await weather()).station?.failedAt ?? undefined);
     expect(failed).toBe(now.toISOString());
     const jobs = await server.pool.query<{ attempts: number; last_error: string; id: string }>(
-      `select id, attempts, last_error from graphile_worker.jobs where task_identifier = 'read-garden-weather'`,
+      `select id, attempts, last_error from graphile_worker.jobs where task_identifier = 'read-station'`,
     );
     expect(jobs.rows).toMatchObject([{ attempts: 1, last_error: expect.stringContaining('silent') as string }]);
     // Its turn would come in some seconds: it is called for now.

@@ -1,78 +1,130 @@
-import type { WeatherAnswer, WeatherSource } from '@field-nurse/contract';
+import type { StationState, WeatherAnswer, WeatherDay, WeatherSource } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
-import { and, asc, count, desc, eq, gte, isNotNull, lt, max, min, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, max, sql } from 'drizzle-orm';
 import type { Db } from '../db/client.js';
 import { gardens } from '../gardens/tables.js';
-import { forecasts, weatherHours, weatherSources } from './tables.js';
-
-type SourceRow = typeof weatherSources.$inferSelect;
+import { stationForecasts, stationHours, weatherHours, weatherSources, weatherStations } from './tables.js';
 
 const iso = (text: string) => new Date(text).toISOString();
 const isoOrNull = (text: string | null) => (text === null ? null : iso(text));
 
-/** Hours of a garden, one for each instant: a file goes before the station, the newest file before the older ones. */
+/** No hour and no forecast of after this: a garden's clock may stand still while its station goes on. */
+const gardensEnd = sql`coalesce(${gardens.fixedNow}, 'infinity'::timestamptz)`;
+const hourColumns = ['temperature_c', 'humidity_percent', 'rain_mm', 'wind_kmh', 'leaf_wet_minutes'];
+const columnsOf = (table: string) => sql.raw(hourColumns.map((name) => `${table}.${name}`).join(', '));
+
+/**
+ * Hours of a garden as rows `at` and what was measured, one for each instant: a file goes before the stations, the newest before the older ones.
+ *
+ * @param from - instant that they begin at
+ * @param to - instant that they end before
+ */
+export const measuredHours = (gardenId: string, from: SQL, to: SQL): SQL => sql`
+  select distinct on (at) at, ${columnsOf('one')} from (
+    select h.at, ${columnsOf('h')}, 0 as place, s.added_at, s.id
+      from ${weatherHours} h join ${weatherSources} s on s.garden_id = h.garden_id and s.id = h.source_id
+      where h.garden_id = ${gardenId} and s.kept and h.at >= ${from} and h.at < ${to}
+    union all
+    select h.at, ${columnsOf('h')}, 1, s.added_at, s.id
+      from ${weatherSources} s join ${gardens} on ${gardens.id} = s.garden_id join ${stationHours} h on h.station = s.station
+      where s.garden_id = ${gardenId} and h.at >= ${from} and h.at < ${to} and h.at < ${gardensEnd}
+  ) one order by at, place, added_at desc, id`;
+
+/** Hours of a garden, one for each instant. */
 export async function hoursBetween(db: Db, gardenId: string, from: string, to: string): Promise<WeatherHour[]> {
-  const rows = await db
-    .selectDistinctOn([weatherHours.at], {
-      at: weatherHours.at,
-      temperatureC: weatherHours.temperatureC,
-      humidityPercent: weatherHours.humidityPercent,
-      rainMm: weatherHours.rainMm,
-      windKmh: weatherHours.windKmh,
-      leafWetMinutes: weatherHours.leafWetMinutes,
-    })
-    .from(weatherHours)
-    .innerJoin(weatherSources, and(eq(weatherSources.gardenId, weatherHours.gardenId), eq(weatherSources.id, weatherHours.sourceId)))
-    .where(and(eq(weatherHours.gardenId, gardenId), eq(weatherSources.kept, true), gte(weatherHours.at, from), lt(weatherHours.at, to)))
-    .orderBy(asc(weatherHours.at), asc(weatherSources.kind), desc(weatherSources.addedAt), asc(weatherSources.id));
-  return rows.map((row) => ({ ...row, at: iso(row.at) }));
+  const { rows } = await db.execute<{ at: string } & Record<string, number | null>>(
+    measuredHours(gardenId, sql`${from}::timestamptz`, sql`${to}::timestamptz`),
+  );
+  return rows.map((row) => ({
+    at: iso(row.at),
+    temperatureC: row['temperature_c']!,
+    humidityPercent: row['humidity_percent']!,
+    rainMm: row['rain_mm']!,
+    windKmh: row['wind_kmh']!,
+    leafWetMinutes: row['leaf_wet_minutes']!,
+  }));
 }
 
+/** Days of a garden, each from the hours of its own calendar. @param to - the last of them */
+export async function weatherDays(db: Db, gardenId: string, timeZone: string, from: string, to: string): Promise<WeatherDay[]> {
+  const midnight = (day: SQL) => sql`(${day}::timestamp at time zone ${timeZone})`;
+  const hours = measuredHours(gardenId, midnight(sql`${from}::date`), midnight(sql`(${to}::date + 1)`));
+  const { rows } = await db.execute<WeatherDay & Record<string, unknown>>(sql`
+    select (at at time zone ${timeZone})::date::text as day, count(*)::int as hours,
+      min(temperature_c) as "minC", max(temperature_c) as "maxC", round(avg(temperature_c)::numeric, 1)::float8 as "meanC",
+      round(sum(rain_mm)::numeric, 1)::float8 as "rainMm", max(wind_kmh) as "windKmh",
+      round((sum(leaf_wet_minutes) / 60)::numeric, 1)::float8 as "leafWetHours"
+    from (${hours}) h group by 1 order by 1`);
+  return rows;
+}
+
+/** The newest forecast that was issued for the garden's station by the garden's now. */
 export async function newestForecast(db: Db, gardenId: string): Promise<WeatherAnswer['forecast']> {
-  const [row] = await db.select().from(forecasts).where(eq(forecasts.gardenId, gardenId));
+  const [row] = await db
+    .select({ issuedAt: stationForecasts.issuedAt, hours: stationForecasts.hours })
+    .from(stationForecasts)
+    .innerJoin(gardens, eq(gardens.weatherStation, stationForecasts.station))
+    .where(and(eq(gardens.id, gardenId), sql`${stationForecasts.issuedAt} <= ${gardensEnd}`))
+    .orderBy(desc(stationForecasts.issuedAt))
+    .limit(1);
   return row ? { issuedAt: iso(row.issuedAt), hours: row.hours as WeatherHour[] } : null;
 }
 
-export async function keepForecast(db: Db, gardenId: string, issuedAt: string, hours: readonly WeatherHour[]): Promise<void> {
-  const set = { issuedAt, hours };
+export async function keepForecast(db: Db, station: string, issuedAt: string, hours: readonly WeatherHour[]): Promise<void> {
   await db
-    .insert(forecasts)
-    .values({ gardenId, ...set })
-    .onConflictDoUpdate({ target: forecasts.gardenId, set });
+    .insert(stationForecasts)
+    .values({ station, issuedAt, hours })
+    .onConflictDoUpdate({ target: [stationForecasts.station, stationForecasts.issuedAt], set: { hours } });
 }
 
 /** The sources with what each holds, newest first. */
 export async function sourcesOf(db: Db, gardenId: string): Promise<WeatherSource[]> {
-  const rows = await db
-    .select({ source: weatherSources, hours: count(weatherHours.at), firstAt: min(weatherHours.at), lastAt: max(weatherHours.at) })
-    .from(weatherSources)
-    .leftJoin(weatherHours, and(eq(weatherHours.gardenId, weatherSources.gardenId), eq(weatherHours.sourceId, weatherSources.id)))
-    .where(and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.kept, true)))
-    .groupBy(weatherSources.gardenId, weatherSources.id)
-    .orderBy(desc(weatherSources.addedAt), asc(weatherSources.id));
-  return rows.map(({ source, hours, firstAt, lastAt }) => ({
-    id: source.id,
-    kind: source.kind as WeatherSource['kind'],
-    name: source.name,
-    addedAt: iso(source.addedAt),
+  const { rows } = await db.execute<{
+    id: string;
+    kind: WeatherSource['kind'];
+    name: string;
+    added_at: string;
+    hours: number;
+    first_at: string | null;
+    last_at: string | null;
+  }>(sql`
+    select s.id, s.kind, coalesce(s.name, t.name) as name, s.added_at, held.*
+    from ${weatherSources} s join ${gardens} on ${gardens.id} = s.garden_id left join ${weatherStations} t on t.id = s.station, lateral (
+      select count(*)::int as hours, min(at) as first_at, max(at) as last_at from (
+        select at from ${weatherHours} where garden_id = s.garden_id and source_id = s.id
+        union all select at from ${stationHours} where station = s.station and at < ${gardensEnd}) own) held
+    where s.garden_id = ${gardenId} and s.kept order by s.added_at desc, s.id`);
+  return rows.map(({ id, kind, name, added_at, hours, first_at, last_at }) => ({
+    id,
+    kind,
+    name,
+    addedAt: iso(added_at),
     hours,
-    firstAt: isoOrNull(firstAt),
-    lastAt: isoOrNull(lastAt),
+    firstAt: isoOrNull(first_at),
+    lastAt: isoOrNull(last_at),
   }));
 }
 
 /** The station that the garden is read from, as it was last found; none before the first reading. */
-export async function stationOf(db: Db, gardenId: string): Promise<SourceRow | undefined> {
+export async function stationOf(db: Db, gardenId: string): Promise<StationState | null> {
   const [row] = await db
-    .select({ source: weatherSources })
-    .from(weatherSources)
-    .innerJoin(gardens, and(eq(gardens.id, weatherSources.gardenId), eq(gardens.weatherStation, weatherSources.station)))
-    .where(eq(weatherSources.gardenId, gardenId));
-  return row?.source;
+    .select({ station: weatherStations, fixedNow: gardens.fixedNow })
+    .from(weatherStations)
+    .innerJoin(gardens, eq(gardens.weatherStation, weatherStations.id))
+    .where(eq(gardens.id, gardenId));
+  if (!row) return null;
+  const { name, simulated, readAt, failedAt } = row.station;
+  // Where the garden's clock stands still, it is read at the garden's now.
+  const told = (at: string | null) => (at && row.fixedNow && row.fixedNow < new Date(at) ? row.fixedNow.toISOString() : isoOrNull(at));
+  return { name, simulated, readAt: told(readAt), failedAt: told(failedAt) };
 }
 
-export async function addSource(db: Db, source: typeof weatherSources.$inferInsert): Promise<void> {
-  await db.insert(weatherSources).values(source).onConflictDoNothing();
+export async function addFile(db: Db, file: { gardenId: string; id: string; name: string; addedAt: string }): Promise<void> {
+  await db
+    .insert(weatherSources)
+    .values({ ...file, kind: 'file' })
+    .onConflictDoNothing();
 }
 
 /** What kind of source has this id; none where it is free. */
@@ -87,22 +139,39 @@ export async function sourceKind(db: Db, gardenId: string, id: string): Promise<
 export const countFiles = (db: Db, gardenId: string): Promise<number> =>
   db.$count(weatherSources, and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.kind, 'file')));
 
-export async function noteReading(
-  db: Db,
-  { gardenId, id }: SourceRow,
-  change: { readAt?: string; failedAt: string | null },
-): Promise<void> {
-  await db
-    .update(weatherSources)
-    .set(change)
-    .where(and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.id, id)));
+type StationRow = typeof weatherStations.$inferSelect;
+
+/** A station as it was last read; none before the first reading. */
+export async function stationRow(db: Db, id: string): Promise<StationRow | undefined> {
+  const [row] = await db.select().from(weatherStations).where(eq(weatherStations.id, id));
+  return row;
 }
 
-export async function lastHourOf(db: Db, { gardenId, id }: SourceRow): Promise<string | null> {
+export async function addStation(db: Db, station: Pick<StationRow, 'id' | 'name' | 'simulated'>): Promise<void> {
+  await db.insert(weatherStations).values(station).onConflictDoNothing();
+}
+
+/** From now on the station is a source of every garden that goes by it, and stays one when they choose another. */
+export async function becomeSource(db: Db, station: string, now: Date): Promise<void> {
+  await db.execute(sql`
+    insert into ${weatherSources} (garden_id, id, kind, station, added_at)
+    select ${gardens.id}, gen_random_uuid(), 'station', ${station}, coalesce(${gardens.fixedNow}, ${now.toISOString()}::timestamptz)
+    from ${gardens} where ${gardens.weatherStation} = ${station} on conflict do nothing`);
+}
+
+export async function noteReading(
+  db: Db,
+  id: string,
+  change: Partial<Pick<StationRow, 'askedFrom' | 'readAt' | 'failedAt'>>,
+): Promise<void> {
+  await db.update(weatherStations).set(change).where(eq(weatherStations.id, id));
+}
+
+export async function lastHourOf(db: Db, station: string): Promise<string | null> {
   const [row] = await db
-    .select({ last: max(weatherHours.at) })
-    .from(weatherHours)
-    .where(and(eq(weatherHours.gardenId, gardenId), eq(weatherHours.sourceId, id)));
+    .select({ last: max(stationHours.at) })
+    .from(stationHours)
+    .where(eq(stationHours.station, station));
   return isoOrNull(row?.last ?? null);
 }
 
@@ -117,23 +186,35 @@ const rounded = ({ at, ...values }: WeatherHour): WeatherHour => ({
 // PostgreSQL takes 65,535 parameters in one statement.
 const rowsInStatement = 4000;
 
-/** Keep hours of one source; an hour that comes again takes the place of what it was. */
-export async function keepHours(db: Db, gardenId: string, sourceId: string, hours: readonly WeatherHour[]): Promise<void> {
-  const newest = sql.raw;
-  for (let i = 0; i < hours.length; i += rowsInStatement)
+const asNewest = {
+  temperatureC: sql.raw('excluded.temperature_c'),
+  humidityPercent: sql.raw('excluded.humidity_percent'),
+  rainMm: sql.raw('excluded.rain_mm'),
+  windKmh: sql.raw('excluded.wind_kmh'),
+  leafWetMinutes: sql.raw('excluded.leaf_wet_minutes'),
+};
+
+const parts = (hours: readonly WeatherHour[]): WeatherHour[][] =>
+  Array.from({ length: Math.ceil(hours.length / rowsInStatement) }, (_, i) =>
+    hours.slice(i * rowsInStatement, (i + 1) * rowsInStatement).map(rounded),
+  );
+
+/** Keep hours of one file; an hour that comes again takes the place of what it was. */
+export async function keepFileHours(db: Db, gardenId: string, sourceId: string, hours: readonly WeatherHour[]): Promise<void> {
+  for (const part of parts(hours))
     await db
       .insert(weatherHours)
-      .values(hours.slice(i, i + rowsInStatement).map((hour) => ({ ...rounded(hour), gardenId, sourceId })))
-      .onConflictDoUpdate({
-        target: [weatherHours.gardenId, weatherHours.at, weatherHours.sourceId],
-        set: {
-          temperatureC: newest('excluded.temperature_c'),
-          humidityPercent: newest('excluded.humidity_percent'),
-          rainMm: newest('excluded.rain_mm'),
-          windKmh: newest('excluded.wind_kmh'),
-          leafWetMinutes: newest('excluded.leaf_wet_minutes'),
-        },
-      });
+      .values(part.map((hour) => ({ ...hour, gardenId, sourceId })))
+      .onConflictDoUpdate({ target: [weatherHours.gardenId, weatherHours.at, weatherHours.sourceId], set: asNewest });
+}
+
+/** Keep hours of a station; one that comes again takes the place of what it was. */
+export async function keepStationHours(db: Db, station: string, hours: readonly WeatherHour[]): Promise<void> {
+  for (const part of parts(hours))
+    await db
+      .insert(stationHours)
+      .values(part.map((hour) => ({ ...hour, station })))
+      .onConflictDoUpdate({ target: [stationHours.station, stationHours.at], set: asNewest });
 }
 
 /** Take a file out, or put it back. @returns false where there is no such file */
@@ -146,7 +227,13 @@ export async function keepFile(db: Db, gardenId: string, id: string, kept: boole
   return changed.length > 0;
 }
 
-export async function gardensWithStation(db: Db): Promise<string[]> {
-  const rows = await db.select({ id: gardens.id }).from(gardens).where(isNotNull(gardens.weatherStation));
-  return rows.map(({ id }) => id);
+export async function stationsInUse(db: Db): Promise<string[]> {
+  const rows = await db.selectDistinct({ id: gardens.weatherStation }).from(gardens).where(isNotNull(gardens.weatherStation));
+  return rows.map(({ id }) => id!);
+}
+
+/** What time it is in the gardens that go by a station: now, and where a garden's clock stands still. Earliest first; none where no garden does. */
+export async function gardensNows(db: Db, station: string, now: Date): Promise<Date[]> {
+  const rows = await db.selectDistinct({ fixedNow: gardens.fixedNow }).from(gardens).where(eq(gardens.weatherStation, station));
+  return rows.map(({ fixedNow }) => fixedNow ?? now).sort((a, b) => a.getTime() - b.getTime());
 }

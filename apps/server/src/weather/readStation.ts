@@ -1,10 +1,6 @@
 import { hourMs } from '@field-nurse/core/timing';
-import { eq } from 'drizzle-orm';
-import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/client.js';
-import { gardenClock } from '../gardens/gardenQueries.js';
-import { gardens } from '../gardens/tables.js';
-import { addSource, keepForecast, keepHours, lastHourOf, noteReading, stationOf } from './queries.js';
+import { addStation, becomeSource, gardensNows, keepForecast, keepStationHours, lastHourOf, noteReading, stationRow } from './queries.js';
 import { StationFault, StationGone } from './stations.js';
 import type { Stations } from './stations.js';
 
@@ -15,44 +11,50 @@ const lateDays = 3;
 const pieceDays = 60;
 
 /**
- * Bring a garden's weather up to its own now: the hours that are new or came late, and the newest forecast. What was read before a fault stays.
+ * Bring a station up to the now of the gardens that go by it: the hours that are new or came late, and the newest forecast for each now. What was
+ * read before a fault stays.
  *
- * @returns false where the garden has no station
  * @throws StationFault, which is noted with its time
  */
-export async function readStation(db: Db, stations: Stations, gardenId: string, clock: () => Date): Promise<boolean> {
-  const [garden] = await db.select({ station: gardens.weatherStation }).from(gardens).where(eq(gardens.id, gardenId));
-  if (!garden?.station) return false;
-  const { now } = await gardenClock(db, gardenId, clock);
-  const source = (await stationOf(db, gardenId)) ?? (await beginSource(db, stations, gardenId, garden.station, now));
-  try {
-    const last = await lastHourOf(db, source);
-    let from = last ? Date.parse(last) - lateDays * dayMs : now.getTime() - firstDays * dayMs;
-    for (; from < now.getTime(); from += pieceDays * dayMs) {
-      const to = new Date(Math.min(from + pieceDays * dayMs, now.getTime()));
-      await keepHours(db, gardenId, source.id, await stations.observations(garden.station, new Date(from), to, now));
+export async function readStation(db: Db, stations: Stations, id: string, clock: () => Date): Promise<void> {
+  const now = clock();
+  const nows = await gardensNows(db, id, now);
+  const [earliest, latest] = [nows[0], nows.at(-1)];
+  if (!earliest || !latest) return;
+  const askedFrom = await begin(db, stations, id);
+  await becomeSource(db, id, now);
+  const read = async (fromMs: number, toMs: number) => {
+    for (let from = fromMs; from < toMs; from += pieceDays * dayMs) {
+      const to = Math.min(from + pieceDays * dayMs, toMs);
+      await keepStationHours(db, id, await stations.observations(id, new Date(from), new Date(to), latest));
     }
-    const { issuedAt, hours } = await stations.forecast(garden.station, now);
-    await keepForecast(db, gardenId, issuedAt, hours);
-    await noteReading(db, source, { readAt: now.toISOString(), failedAt: null });
+  };
+  try {
+    const last = await lastHourOf(db, id);
+    const wanted = earliest.getTime() - firstDays * dayMs;
+    if (!askedFrom || !last || wanted < askedFrom) {
+      // All of it, or what a garden that came later wants of earlier times.
+      await read(wanted, last && askedFrom ? askedFrom : latest.getTime());
+      await noteReading(db, id, { askedFrom: new Date(wanted).toISOString() });
+    }
+    if (last) await read(Date.parse(last) - lateDays * dayMs, latest.getTime());
+    for (const at of nows) {
+      const { issuedAt, hours } = await stations.forecast(id, at);
+      await keepForecast(db, id, issuedAt, hours);
+    }
+    await noteReading(db, id, { readAt: now.toISOString(), failedAt: null });
   } catch (error) {
-    if (error instanceof StationFault) await noteReading(db, source, { failedAt: now.toISOString() });
+    if (error instanceof StationFault) await noteReading(db, id, { failedAt: now.toISOString() });
     throw error;
   }
-  return true;
 }
 
-async function beginSource(db: Db, stations: Stations, gardenId: string, id: string, now: Date) {
+/** @returns since when its hours were asked for; none for a station that was never read */
+async function begin(db: Db, stations: Stations, id: string): Promise<number | null> {
+  const known = await stationRow(db, id);
+  if (known) return known.askedFrom === null ? null : Date.parse(known.askedFrom);
   const station = (await stations.list()).find((one) => one.id === id);
   if (!station) throw new StationGone(`The weather station ${id} is not there any more.`);
-  await addSource(db, {
-    gardenId,
-    id: randomUUID(),
-    kind: 'station',
-    name: station.name,
-    station: id,
-    simulated: station.simulated,
-    addedAt: now.toISOString(),
-  });
-  return (await stationOf(db, gardenId))!;
+  await addStation(db, station);
+  return null;
 }

@@ -1,16 +1,28 @@
 import { endpoints } from '@field-nurse/contract';
-import { hourMs } from '@field-nurse/core/timing';
+import { daysBetween, hourMs } from '@field-nurse/core/timing';
 import type Router from '@koa/router';
 import { ApiError, invalidField, notFound } from '../api/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { refuseBeyondQuota } from '../gardens/quotas.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
-import { addSource, countFiles, hoursBetween, keepFile, keepHours, newestForecast, sourceKind, sourcesOf, stationOf } from './queries.js';
+import {
+  addFile,
+  countFiles,
+  hoursBetween,
+  keepFile,
+  keepFileHours,
+  newestForecast,
+  sourceKind,
+  sourcesOf,
+  stationOf,
+  weatherDays,
+} from './queries.js';
 import { readStation } from './readStation.js';
 import { StationFault } from './stations.js';
 
 const mostDays = 62;
+const mostDaysOfSums = 400;
 
 /** Weather as it was measured, where it comes from, and the forecast. */
 export function weatherRoutes(router: Router, deps: Deps): void {
@@ -25,21 +37,23 @@ export function weatherRoutes(router: Router, deps: Deps): void {
       newestForecast(db, garden),
       stationOf(db, garden),
     ]);
-    return {
-      hours,
-      // A garden that is not read any more has no forecast to go by.
-      forecast: station ? forecast : null,
-      station: station
-        ? { name: station.name, simulated: station.simulated, readAt: isoOrNull(station.readAt), failedAt: isoOrNull(station.failedAt) }
-        : null,
-    };
+    return { hours, forecast, station };
+  });
+
+  serve(router, deps, endpoints.weatherDays, async ({ params: { garden }, query: { from, to } }) => {
+    if (to < from || daysBetween(from, to) >= mostDaysOfSums)
+      throw invalidField(['to'], 'range', `The last day does not come before the first, and there are ${mostDaysOfSums} days at most.`);
+    const { timeZone } = await gardenClock(db, garden, deps.now);
+    return weatherDays(db, garden, timeZone, from, to);
   });
 
   serve(router, deps, endpoints.weatherSources, ({ params }) => sourcesOf(db, params.garden));
 
   serve(router, deps, endpoints.readStation, async ({ params }) => {
-    const read = await readStation(db, stations, params.garden, deps.now).catch(silent);
-    if (!read) throw new ApiError(422, 'no-station', 'No weather station is chosen for this garden. An owner chooses one in Settings.');
+    const { weatherStation } = await gardenClock(db, params.garden, deps.now);
+    if (!weatherStation)
+      throw new ApiError(422, 'no-station', 'No weather station is chosen for this garden. An owner chooses one in Settings.');
+    await readStation(db, stations, weatherStation, deps.now).catch(silent);
     return sourcesOf(db, params.garden);
   });
 
@@ -52,8 +66,8 @@ export function weatherRoutes(router: Router, deps: Deps): void {
     if (kind && kind !== 'file')
       throw new ApiError(409, 'not-a-file', 'These are hours of the weather station. A file needs an id of its own.');
     if (!kind) refuseBeyondQuota('weatherFiles', (await countFiles(db, garden)) + 1);
-    await addSource(db, { gardenId: garden, id: body.id, kind: 'file', name: body.name, addedAt: now.toISOString() });
-    await keepHours(db, garden, body.id, lastOfEach(body.hours));
+    await addFile(db, { gardenId: garden, id: body.id, name: body.name, addedAt: now.toISOString() });
+    await keepFileHours(db, garden, body.id, lastOfEach(body.hours));
     return sourcesOf(db, garden);
   });
 
@@ -69,8 +83,6 @@ export function weatherRoutes(router: Router, deps: Deps): void {
 function lastOfEach<T extends { readonly at: string }>(hours: readonly T[]): T[] {
   return [...new Map(hours.map((hour) => [Date.parse(hour.at), hour])).values()];
 }
-
-const isoOrNull = (text: string | null) => (text === null ? null : new Date(text).toISOString());
 
 function silent(error: unknown): never {
   if (!(error instanceof StationFault)) throw error;

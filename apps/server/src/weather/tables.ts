@@ -3,47 +3,72 @@ import { boolean, check, foreignKey, jsonb, pgTable, primaryKey, real, text, tim
 import { gardens } from '../gardens/tables.js';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
-const ofGarden = () =>
-  uuid('garden_id')
-    .notNull()
-    .references(() => gardens.id, { onDelete: 'cascade' });
+const values = {
+  temperatureC: real('temperature_c'),
+  humidityPercent: real('humidity_percent'),
+  rainMm: real('rain_mm'),
+  windKmh: real('wind_kmh'),
+  leafWetMinutes: real('leaf_wet_minutes'),
+};
 
+/** A station is read once for all the gardens that go by it. */
+export const weatherStations = pgTable('weather_stations', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** its weather is made up */
+  simulated: boolean('simulated').notNull(),
+  /** its hours were asked for from here on */
+  askedFrom: instant('asked_from'),
+  readAt: instant('read_at'),
+  failedAt: instant('failed_at'),
+});
+
+const ofStation = () =>
+  text('station')
+    .notNull()
+    .references(() => weatherStations.id, { onDelete: 'cascade' });
+
+export const stationHours = pgTable('station_hours', { station: ofStation(), at: instant('at').notNull(), ...values }, (table) => [
+  primaryKey({ columns: [table.station, table.at] }),
+  check('station_hours_rain', sql`${table.rainMm} >= 0`),
+  check('station_hours_humidity', sql`${table.humidityPercent} between 0 and 100`),
+]);
+
+/** Forecasts as they were issued: what was known on a day can be told later. */
+export const stationForecasts = pgTable(
+  'station_forecasts',
+  { station: ofStation(), issuedAt: instant('issued_at').notNull(), hours: jsonb('hours').notNull() },
+  (table) => [primaryKey({ columns: [table.station, table.issuedAt] })],
+);
+
+/** Where a garden's weather comes from: the stations that it went by, and files that somebody gave. */
 export const weatherSources = pgTable(
   'weather_sources',
   {
-    gardenId: ofGarden(),
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
     id: uuid('id').notNull(),
     kind: text('kind').notNull(),
-    name: text('name').notNull(),
-    /** the station's own id; none for a file */
-    station: text('station'),
-    simulated: boolean('simulated').notNull().default(false),
+    /** of the file; a station has its own */
+    name: text('name'),
+    station: text('station').references(() => weatherStations.id),
     /** false: taken out; its hours wait in case they are wanted back */
     kept: boolean('kept').notNull().default(true),
     addedAt: instant('added_at').notNull(),
-    readAt: instant('read_at'),
-    failedAt: instant('failed_at'),
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
     unique('weather_sources_station').on(table.gardenId, table.station),
     check('weather_sources_kind', sql`(${table.kind} = 'station') = (${table.station} is not null)`),
+    check('weather_sources_name', sql`(${table.kind} = 'file') = (${table.name} is not null)`),
   ],
 );
 
-/** Every source keeps its own hours, so that a file can be taken out again; which one counts is decided when they are read. */
+/** Hours of a garden's files. Every file keeps its own, so that it can be taken out again; which one counts is decided when they are read. */
 export const weatherHours = pgTable(
   'weather_hours',
-  {
-    gardenId: uuid('garden_id').notNull(),
-    sourceId: uuid('source_id').notNull(),
-    at: instant('at').notNull(),
-    temperatureC: real('temperature_c'),
-    humidityPercent: real('humidity_percent'),
-    rainMm: real('rain_mm'),
-    windKmh: real('wind_kmh'),
-    leafWetMinutes: real('leaf_wet_minutes'),
-  },
+  { gardenId: uuid('garden_id').notNull(), sourceId: uuid('source_id').notNull(), at: instant('at').notNull(), ...values },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.at, table.sourceId] }),
     foreignKey({
@@ -55,10 +80,3 @@ export const weatherHours = pgTable(
     check('weather_hours_humidity', sql`${table.humidityPercent} between 0 and 100`),
   ],
 );
-
-/** The newest forecast of each garden. */
-export const forecasts = pgTable('forecasts', {
-  gardenId: ofGarden().primaryKey(),
-  issuedAt: instant('issued_at').notNull(),
-  hours: jsonb('hours').notNull(),
-});

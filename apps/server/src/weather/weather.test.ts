@@ -1,4 +1,4 @@
-import type { WeatherAnswer, WeatherSource } from '@field-nurse/contract';
+import type { WeatherAnswer, WeatherDay, WeatherSource } from '@field-nurse/contract';
 import { hourMs } from '@field-nurse/core/timing';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import { randomUUID } from 'node:crypto';
@@ -90,6 +90,7 @@ describe('the weather of a garden', () => {
   let known: WeatherHour[] = [];
   let silent = false;
   const asked: Date[] = [];
+  const askedForecasts: Date[] = [];
   const mind = async <T>(answer: T): Promise<T> => {
     if (silent) throw new StationFault('silent');
     return answer;
@@ -100,7 +101,11 @@ describe('the weather of a garden', () => {
       asked.push(from);
       return mind(known.filter(({ at }) => Date.parse(at) >= from.getTime() && Date.parse(at) < to.getTime()));
     },
-    forecast: () => mind({ issuedAt: '2026-07-18T09:00:00.000Z', hours: [hour('2026-07-18T10:00:00.000Z')] }),
+    forecast: (_, now) => {
+      askedForecasts.push(now);
+      const issuedAt = new Date(Math.floor(now.getTime() / hourMs) * hourMs).toISOString();
+      return mind({ issuedAt, hours: [hour(new Date(Date.parse(issuedAt) + hourMs).toISOString())] });
+    },
   };
   let server: TestServer;
   let garden: TestGarden;
@@ -149,6 +154,48 @@ describe('the weather of a garden', () => {
     silent = false;
     await read();
     expect((await weather()).station?.failedAt).toBeNull();
+  });
+
+  test('gardens that go by one station share its hours; each ends at its own now and has the forecast of then', async () => {
+    const other = randomUUID();
+    const path2 = `/api/v1/gardens/${other}`;
+    await garden.owner.send('post', '/api/v1/gardens', { id: other, settings });
+    await garden.owner.send('put', path2, { ...settings, weatherStation: 'weir' });
+    await server.pool.query(`update gardens set fixed_now = '2026-07-17T06:30:00Z' where id = $1`, [other]);
+    asked.length = askedForecasts.length = 0;
+    await garden.owner.send('post', `${path2}/weather/station`, {});
+    // The garden whose clock stands still wants a day more at the far end; of the rest only what may have come late is asked for again.
+    const [back, ...rest] = asked.map((from) => from.toISOString());
+    expect([back, rest]).toEqual(['2025-01-03T06:30:00.000Z', ['2026-07-14T23:00:00.000Z']]);
+    expect(askedForecasts.map((now) => now.toISOString())).toEqual(['2026-07-17T06:30:00.000Z', '2026-07-18T09:30:00.000Z']);
+    const own = (rest: string) => garden.owner.send<WeatherAnswer>('get', `${path2}/weather${rest}`);
+    const there = await own('?from=2026-07-17T00:00:00Z&to=2026-07-18T00:00:00Z');
+    expect(there.hours).toHaveLength(7);
+    expect(there.forecast?.issuedAt).toBe('2026-07-17T06:00:00.000Z');
+    expect(there.station).toMatchObject({ readAt: '2026-07-17T06:30:00.000Z' });
+    expect((await weather()).hours).toHaveLength(23);
+    expect((await weather()).forecast?.issuedAt).toBe('2026-07-18T09:00:00.000Z');
+    const [held] = await garden.owner.send<WeatherSource[]>('get', `${path2}/weather/sources`);
+    expect(held).toMatchObject({ kind: 'station', name: 'Weir', hours: 7, lastAt: '2026-07-17T06:00:00.000Z' });
+    const { rows } = await server.pool.query<{ n: number }>('select count(*)::int as n from station_hours');
+    expect(rows[0]!.n).toBe(23);
+    // Its station goes with the garden; the hours stay for the others.
+    await garden.owner.send('delete', path2, { name: settings.name });
+    expect((await weather()).hours).toHaveLength(23);
+  });
+
+  test('the days of the garden’s own calendar, from the hours that are known; what nobody measured stays empty', async () => {
+    await server.pool.query(`update gardens set time_zone = 'Pacific/Auckland' where id = $1`, [garden.garden]);
+    const days = (from: string, to: string) => garden.viewer.send<WeatherDay[]>('get', path(`/days?from=${from}&to=${to}`));
+    // Auckland's 17 July ends at noon in UTC; one hour of the 24 was never measured.
+    expect(await days('2026-07-16', '2026-07-18')).toEqual([
+      { day: '2026-07-17', hours: 12, minC: 15, maxC: 15, meanC: 15, rainMm: 0, windKmh: 5, leafWetHours: null },
+      { day: '2026-07-18', hours: 11, minC: 15, maxC: 15, meanC: 15, rainMm: 0, windKmh: 5, leafWetHours: null },
+    ]);
+    expect(await days('2026-07-18', '2026-07-18')).toHaveLength(1);
+    expect(await refused(days('2026-07-18', '2026-07-17'))).toContain('400 days');
+    expect(await refused(days('2025-01-01', '2026-07-17'))).toContain('400 days');
+    await server.pool.query(`update gardens set time_zone = $2 where id = $1`, [garden.garden, settings.timeZone]);
   });
 
   test('a file goes before the station, fills its gap, comes in parts, counts once, and can be taken out again', async () => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { clinicOffer, clinicReport } from '../clinic.js';
-import { weatherAnswer, weatherFileRequest, weatherQuery, weatherSource } from '../weather.js';
+import { weatherAnswer, weatherDay, weatherDaysQuery, weatherFileRequest, weatherQuery, weatherSource } from '../weather.js';
 import { entry, id } from '../words.js';
 import { define, gardenParams } from './endpoint.js';
 
@@ -14,6 +14,15 @@ export const surroundingsEndpoints = {
     params: gardenParams,
     query: weatherQuery,
     answer: weatherAnswer,
+  }),
+  weatherDays: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/weather/days',
+    summary: 'The weather of each day on the garden’s calendar, from its measured hours; 400 days at most',
+    access: 'garden-read',
+    params: gardenParams,
+    query: weatherDaysQuery,
+    answer: z.array(weatherDay),
   }),
   weatherSources: define({
     method: 'get',
