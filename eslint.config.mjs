@@ -17,6 +17,67 @@ const arrows = {
   'stand-ins': ['core'],
 };
 
+/** Folders from the ground up: each may use those below it, and none beside it or above. What lies in no folder is at the top. */
+export const storeys = {
+  'packages/core/src': [
+    ['statistics', 'timing', 'units'],
+    ['diagnosis', 'label', 'leaf', 'recovery'],
+    ['dose', 'ground', 'planning', 'treatment'],
+    ['sampling'],
+  ],
+  'apps/server/src': [
+    ['db', 'http', 'mail'],
+    ['access', 'middleware', 'security'],
+    ['api', 'records'],
+    ['calc', 'library', 'photos', 'recovery'],
+    ['gardens', 'prevention', 'traps'],
+    ['cases', 'clinic', 'people', 'scouting', 'weather'],
+    ['applications', 'sharing'],
+    ['treatment'],
+    ['demo'],
+  ],
+  'apps/web/src/app': [
+    ['api', 'drawing', 'store'],
+    ['offline', 'shared'],
+    ['gardens', 'people'],
+    ['library', 'sharing'],
+    ['calc', 'clinic', 'prevention', 'settings'],
+    ['entries', 'weather'],
+    ['cases'],
+    ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
+    ['applications', 'ground', 'leaf-gauge', 'mix', 'today'],
+    ['traps'],
+  ],
+};
+const stairs = Object.entries(storeys).flatMap(([root, levels]) =>
+  levels.flatMap((level, i) =>
+    level.map((folder) => {
+      const above = levels
+        .slice(i)
+        .flat()
+        .filter((one) => one !== folder);
+      return {
+        files: [`${root}/${folder}/**/*.ts`],
+        ignores: ['**/*.test.ts'],
+        rules: {
+          'no-restricted-imports': [
+            'error',
+            {
+              patterns: [
+                {
+                  // The tables of all subjects are one schema below everything.
+                  regex: `^(\\.\\./)+(${above.join('|')})/(?!tables(\\.js)?$)`,
+                  message: `${folder} stands below or beside this folder: see the storeys in eslint.config.mjs.`,
+                },
+              ],
+            },
+          ],
+        },
+      };
+    }),
+  ),
+);
+
 export default tseslint.config(
   {
     ignores: [
@@ -100,5 +161,6 @@ export default tseslint.config(
     files: ['apps/web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
+  ...stairs,
   prettier,
 );

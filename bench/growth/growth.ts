@@ -9,7 +9,7 @@ import { Pool } from 'pg';
 import type { ChildProcess } from 'node:child_process';
 import { ApiClient } from '../../apps/server/src/demo/apiClient';
 import { openDb } from '../../apps/server/src/db/client';
-import { seasonJson } from '../../apps/server/src/gardens/seasonContents';
+import { seasonJson } from '../../apps/server/src/records/seasonContents';
 import { bed, fresh, planting, round, settings, stop } from '../../apps/server/src/testRecords';
 import { freePort, startThrowawayCluster } from '../../scripts/lib/postgres.mjs';
 import { startServer } from '../../scripts/lib/server.mjs';

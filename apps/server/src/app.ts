@@ -19,12 +19,13 @@ import { onlyHttps } from './middleware/onlyHttps.js';
 import { pages } from './middleware/pages.js';
 import { accountRoutes } from './people/accountRoutes.js';
 import { peopleRoutes } from './people/routes.js';
-import { idleMs, sessionStore } from './people/sessionStore.js';
+import { idleMs, sessionStore } from './access/sessionStore.js';
 import { photoRoutes } from './photos/routes.js';
 import { treatmentRoutes } from './treatment/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
+import { leavingRoutes } from './sharing/leavingRoutes.js';
 import { memberRoutes } from './sharing/memberRoutes.js';
 import { tokenRoutes } from './sharing/tokenRoutes.js';
 import { trapRoutes } from './traps/routes.js';
@@ -37,6 +38,7 @@ const routes = [
   accountRoutes,
   gardenRoutes,
   memberRoutes,
+  leavingRoutes,
   invitationRoutes,
   tokenRoutes,
   caseRoutes,

@@ -4,10 +4,10 @@ import type Router from '@koa/router';
 import type { RouterContext } from '@koa/router';
 import type { z } from 'zod';
 import type { Deps } from '../deps.js';
-import { requireAccess } from '../gardens/access.js';
-import type { Access } from '../gardens/access.js';
-import { requireSameSite } from '../people/siteToken.js';
-import { invalid, invalidField } from './apiError.js';
+import { requireAccess } from '../access/access.js';
+import type { Access } from '../access/access.js';
+import { requireSameSite } from '../access/siteToken.js';
+import { invalid, invalidField } from '../http/apiError.js';
 import { unkeepable } from './unkeepable.js';
 
 type Out<T> = T extends z.ZodType ? z.output<T> : undefined;

@@ -6,7 +6,7 @@ import type { Intervention, Library } from '@field-nurse/library';
 import { brokenLineText } from '@field-nurse/library/texts';
 import type { Db } from '../db/client.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
-import { recordById } from '../gardens/recordStore.js';
+import { recordById } from '../records/recordStore.js';
 import { hoursBetween } from '../weather/queries.js';
 import { appliedOn } from './queries.js';
 

@@ -1,12 +1,12 @@
 import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { invalidField } from '../api/apiError.js';
+import { invalidField } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenLaw } from '../gardens/gardenQueries.js';
-import { recordById } from '../gardens/recordStore.js';
-import { writeOf } from '../gardens/writeOf.js';
-import { writeRecord } from '../gardens/writeRecord.js';
+import { recordById } from '../records/recordStore.js';
+import { writeOf } from '../records/writeOf.js';
+import { writeRecord } from '../records/writeRecord.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { judgeApplication } from './judgeApplication.js';
 

@@ -4,8 +4,8 @@ import { withOwnEntries } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import type { Calculated } from '@field-nurse/library/answers';
 import { Piscina } from 'piscina';
-import { ApiError } from '../api/apiError.js';
-import { retryAfter } from '../api/retryAfter.js';
+import { ApiError } from '../http/apiError.js';
+import { retryAfter } from '../http/retryAfter.js';
 
 /** Where calculations are done. */
 export interface Calculator {

@@ -2,7 +2,7 @@ import { calculations } from '@field-nurse/contract';
 import type { CalculationName } from '@field-nurse/contract';
 import type { Refused } from '@field-nurse/library/answers';
 import type Router from '@koa/router';
-import { ApiError, invalidField } from '../api/apiError.js';
+import { ApiError, invalidField } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Call } from '../api/serve.js';
 import type { Deps } from '../deps.js';

@@ -1,12 +1,12 @@
 import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { ApiError } from '../api/apiError.js';
+import { ApiError } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
-import { recordById } from '../gardens/recordStore.js';
-import { writeRecord } from '../gardens/writeRecord.js';
-import { writeOf } from '../gardens/writeOf.js';
+import { recordById } from '../records/recordStore.js';
+import { writeRecord } from '../records/writeRecord.js';
+import { writeOf } from '../records/writeOf.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 

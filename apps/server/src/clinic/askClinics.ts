@@ -3,7 +3,7 @@ import type { CaseFinding } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
 import { and, eq } from 'drizzle-orm';
-import { invalidField } from '../api/apiError.js';
+import { invalidField } from '../http/apiError.js';
 import { cases } from '../cases/tables.js';
 import type { Deps } from '../deps.js';
 import { gardenClock } from '../gardens/gardenQueries.js';

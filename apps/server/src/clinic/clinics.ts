@@ -1,8 +1,8 @@
 import { clinicOffer } from '@field-nurse/contract';
 import type { ClinicOffer, ClinicReport } from '@field-nurse/contract';
 import { z } from 'zod';
-import { askOutside } from '../api/askOutside.js';
-import type { Patience } from '../api/askOutside.js';
+import { askOutside } from '../http/askOutside.js';
+import type { Patience } from '../http/askOutside.js';
 
 /** A sample as a clinic is told of it. */
 export interface SampleForm {

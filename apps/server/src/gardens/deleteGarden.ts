@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
-import { subjectTables } from './subjects.js';
+import { subjectTables } from '../records/subjects.js';
 import { gardens } from './tables.js';
-import type { Tx } from './recordStore.js';
+import type { Tx } from '../records/recordStore.js';
 
 /** Delete a garden for good. What refers goes before what it refers to; the rest goes with the garden itself. */
 export async function deleteGarden(tx: Tx, gardenId: string): Promise<void> {

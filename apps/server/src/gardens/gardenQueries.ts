@@ -1,7 +1,7 @@
 import type { GardenSettings, GardenSummary } from '@field-nurse/contract';
 import { usualSeasonStart } from '@field-nurse/core/timing';
-import { and, eq } from 'drizzle-orm';
-import { notFound } from '../api/apiError.js';
+import { and, eq, ne, sql } from 'drizzle-orm';
+import { notFound } from '../http/apiError.js';
 import type { Db } from '../db/client.js';
 import { gardens, members } from './tables.js';
 
@@ -95,4 +95,19 @@ function toSummary(row: GardenRow, role: string): GardenSummary {
     role: role as GardenSummary['role'],
     fixedNow: fixedNow?.toISOString() ?? null,
   };
+}
+
+/** Gardens that have no owner but this person. */
+export async function ownedAlone(db: Pick<Db, 'select'>, personId: string): Promise<{ id: string; name: string }[]> {
+  return db
+    .select({ id: gardens.id, name: gardens.name })
+    .from(members)
+    .innerJoin(gardens, eq(gardens.id, members.gardenId))
+    .where(
+      and(
+        eq(members.personId, personId),
+        eq(members.role, 'owner'),
+        sql`not exists (select from ${members} other where other.garden_id = ${members.gardenId} and other.role = 'owner' and ${ne(sql`other.person_id`, personId)})`,
+      ),
+    );
 }

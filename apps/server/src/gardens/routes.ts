@@ -2,26 +2,22 @@ import { endpoints } from '@field-nurse/contract';
 import type { GardenSettings } from '@field-nurse/contract';
 import { dayAt, seasonOf } from '@field-nurse/core/timing';
 import type Router from '@koa/router';
-import { ApiError, invalidField, notFound } from '../api/apiError.js';
+import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { answerText, serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
-import { sessionOf } from '../people/routes.js';
 import { note } from '../security/securityLog.js';
-import { membersOf } from '../sharing/memberQueries.js';
-import { latestChanges } from './changeLog.js';
-import { deleteGarden } from './deleteGarden.js';
-import { gardenZip } from './downloadGarden.js';
+import { latestChanges } from '../records/changeLog.js';
 import { addGarden, gardenById, gardenLaw, gardensOf, updateGarden } from './gardenQueries.js';
-import { newerRecords } from './newerRecords.js';
-import { refuseBeyondQuota } from './quotas.js';
-import { dayOfRecord, firstDay, seasonJson } from './seasonContents.js';
-import { undoChange } from './undoChange.js';
-import { writeOf } from './writeOf.js';
-import { writeRecord } from './writeRecord.js';
+import { newerRecords } from '../records/newerRecords.js';
+import { refuseBeyondQuota } from '../records/quotas.js';
+import { dayOfRecord, firstDay, seasonJson } from '../records/seasonContents.js';
+import { undoChange } from '../records/undoChange.js';
+import { writeOf } from '../records/writeOf.js';
+import { writeRecord } from '../records/writeRecord.js';
 
-/** Gardens, their places and plantings, undo, and their end. */
+/** Gardens, their seasons, their places and plantings, and undo. */
 export function gardenRoutes(router: Router, deps: Deps): void {
   const { db } = deps;
 
@@ -48,23 +44,6 @@ export function gardenRoutes(router: Router, deps: Deps): void {
       address: ctx.ip,
     });
     return gardenById(db, garden, access.person!.id);
-  });
-
-  serve(router, deps, endpoints.deleteGarden, async ({ params: { garden }, body, access }) => {
-    const { name } = await gardenById(db, garden, access.person!.id);
-    if (body.name !== name) throw invalidField(['name'], 'other-name', `The garden is called “${name}”. Write it just so to delete it.`);
-    await db.transaction((tx) => deleteGarden(tx, garden));
-    return sessionOf(deps, access.person!.id);
-  });
-
-  serve(router, deps, endpoints.downloadGarden, async ({ params: { garden }, access, ctx }) => {
-    const person = access.person!;
-    const settings = await gardenById(db, garden, person.id);
-    const people = await membersOf(db, garden, access.role !== 'adviser');
-    await note(db, { at: deps.now(), kind: 'garden-downloaded', gardenId: garden, by: person.name, about: settings.name, address: ctx.ip });
-    ctx.attachment(`${settings.name}.zip`);
-    ctx.type = endpoints.downloadGarden.answerType;
-    return gardenZip(db, garden, { settings, people }) as never;
   });
 
   serve(router, deps, endpoints.gardenContents, async ({ params: { garden }, access }) => {

@@ -1,11 +1,11 @@
 import { endpoints } from '@field-nurse/contract';
 import { checkOwnEntry } from '@field-nurse/library';
 import type Router from '@koa/router';
-import { invalidFields } from '../api/apiError.js';
+import { invalidFields } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/writeRecord.js';
-import { writeOf } from '../gardens/writeOf.js';
+import { writeRecord } from '../records/writeRecord.js';
+import { writeOf } from '../records/writeOf.js';
 import { gardenLibrary } from './gardenLibrary.js';
 
 /** A garden's own entries, checked by the library's own schema before they are kept. */

@@ -1,4 +1,4 @@
-import { invalidField } from '../api/apiError.js';
+import { invalidField } from '../http/apiError.js';
 
 /** Refuse an id that the library does not hold, beside its field. */
 export function requireEntry<T extends { readonly id: string }>(entries: readonly T[], id: string, path: readonly (string | number)[]): T {

@@ -1,7 +1,7 @@
 import { endpoints } from '@field-nurse/contract';
 import { searchByName } from '@field-nurse/library';
 import type Router from '@koa/router';
-import { notFound } from '../api/apiError.js';
+import { notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 

@@ -1,8 +1,8 @@
 import { isHttpError } from 'http-errors';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
-import { ApiError } from '../api/apiError.js';
-import { retryAfter } from '../api/retryAfter.js';
+import { ApiError } from '../http/apiError.js';
+import { retryAfter } from '../http/retryAfter.js';
 
 /** The one funnel: every error becomes a coded JSON answer, and only unexpected ones are logged. */
 export function errors(log: Logger): Middleware {

@@ -1,5 +1,5 @@
 import type { Middleware } from 'koa';
-import { ApiError } from '../api/apiError.js';
+import { ApiError } from '../http/apiError.js';
 
 /** Send a browser that came over plain http to https, and refuse anything else; the health check of the machine itself may ask either way. */
 export function onlyHttps(): Middleware {

@@ -1,19 +1,19 @@
 import { endpoints } from '@field-nurse/contract';
 import type { Person } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { ApiError, invalidField, notFound } from '../api/apiError.js';
+import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { deleteGarden } from '../gardens/deleteGarden.js';
 import { eventsOf, note } from '../security/securityLog.js';
-import { ownedAlone } from '../sharing/memberQueries.js';
+import { ownedAlone } from '../gardens/gardenQueries.js';
 import { resetMail } from './mails.js';
 import { hashPassword, isRight, refuseWeak } from './passwords.js';
 import { addReset, deletePerson, passwordHashOf, personByEmail, setPassword, takeReset } from './queries.js';
 import { sessionOf, signedOut } from './routes.js';
-import { newSecret } from './secrets.js';
-import { sessionDataOf } from './sessionOf.js';
-import { endSession, endSessionsOf, sessionsOf } from './sessionStore.js';
+import { newSecret } from '../access/secrets.js';
+import { sessionDataOf } from '../access/sessionData.js';
+import { endSession, endSessionsOf, sessionsOf } from '../access/sessionStore.js';
 
 const hourMs = 60 * 60 * 1000;
 

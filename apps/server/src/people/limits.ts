@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto';
 import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import type { RateLimiterAbstract } from 'rate-limiter-flexible';
 import type { Pool } from 'pg';
-import { ApiError } from '../api/apiError.js';
-import { retryAfter } from '../api/retryAfter.js';
+import { ApiError } from '../http/apiError.js';
+import { retryAfter } from '../http/retryAfter.js';
 
 const quarterHour = 15 * 60;
 

@@ -4,7 +4,7 @@ import * as common from '@zxcvbn-ts/language-common';
 import * as english from '@zxcvbn-ts/language-en';
 import pLimit from 'p-limit';
 import { randomUUID } from 'node:crypto';
-import { invalidField } from '../api/apiError.js';
+import { invalidField } from '../http/apiError.js';
 
 // OWASP's floor for argon2id, which is this package's own choice of the three: 19 MiB, two passes.
 const argon = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;

@@ -1,8 +1,8 @@
 import type { Person } from '@field-nurse/contract';
 import { and, eq, gt } from 'drizzle-orm';
-import { invalidField } from '../api/apiError.js';
+import { invalidField } from '../http/apiError.js';
 import type { Db } from '../db/client.js';
-import { hashSecret } from './secrets.js';
+import { hashSecret } from '../access/secrets.js';
 import { passwordResets, people } from './tables.js';
 
 type PersonRow = typeof people.$inferSelect;

@@ -3,16 +3,16 @@ import type { Session } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import type { RouterContext } from '@koa/router';
 import { randomUUID } from 'node:crypto';
-import { ApiError } from '../api/apiError.js';
+import { ApiError } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardensOf } from '../gardens/gardenQueries.js';
 import { note } from '../security/securityLog.js';
 import { hashPassword, isRight, refuseWeak } from './passwords.js';
 import { addPerson, personByEmail, personById } from './queries.js';
-import type { SessionData } from './sessionStore.js';
-import { beginSession } from './sessionOf.js';
-import { handOutToken } from './siteToken.js';
+import type { SessionData } from '../access/sessionStore.js';
+import { beginSession } from '../access/sessionData.js';
+import { handOutToken } from '../access/siteToken.js';
 
 /** Sign in, sign up, sign out. */
 export function peopleRoutes(router: Router, deps: Deps): void {

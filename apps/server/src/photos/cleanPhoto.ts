@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { ApiError } from '../api/apiError.js';
+import { ApiError } from '../http/apiError.js';
 
 const longestSide = 1600;
 const mostPixels = 60_000_000;

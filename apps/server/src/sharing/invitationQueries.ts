@@ -2,7 +2,7 @@ import type { GivenRole, HeldInvitation, Invitation } from '@field-nurse/contrac
 import { and, desc, eq, gt, isNull } from 'drizzle-orm';
 import type { Db } from '../db/client.js';
 import { gardens } from '../gardens/tables.js';
-import { hashSecret } from '../people/secrets.js';
+import { hashSecret } from '../access/secrets.js';
 import { people } from '../people/tables.js';
 import { invitations } from './tables.js';
 

@@ -1,14 +1,14 @@
 import { endpoints } from '@field-nurse/contract';
 import type { NewInvitation } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { ApiError, notFound } from '../api/apiError.js';
+import { ApiError, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { takeTurn } from '../gardens/changeLog.js';
+import { takeTurn } from '../records/changeLog.js';
 import { gardenById } from '../gardens/gardenQueries.js';
-import { refuseBeyondQuota } from '../gardens/quotas.js';
+import { refuseBeyondQuota } from '../records/quotas.js';
 import { members } from '../gardens/tables.js';
-import { hashSecret, newSecret } from '../people/secrets.js';
+import { hashSecret, newSecret } from '../access/secrets.js';
 import { note } from '../security/securityLog.js';
 import { eq } from 'drizzle-orm';
 import { addInvitation, countOpen, endInvitation, heldBySecret, invitationsOf } from './invitationQueries.js';

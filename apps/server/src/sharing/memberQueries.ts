@@ -1,7 +1,7 @@
 import type { GivenRole, Member } from '@field-nurse/contract';
-import { and, asc, eq, ne, sql } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import type { Db } from '../db/client.js';
-import { gardens, members } from '../gardens/tables.js';
+import { members } from '../gardens/tables.js';
 import { people } from '../people/tables.js';
 
 type Writer = Pick<Db, 'select' | 'insert' | 'update' | 'delete'>;
@@ -48,19 +48,4 @@ export async function setRole(db: Writer, gardenId: string, personId: string, ro
 
 export async function removeMember(db: Writer, gardenId: string, personId: string): Promise<void> {
   await db.delete(members).where(one(gardenId, personId));
-}
-
-/** Gardens that have no owner but this person. */
-export async function ownedAlone(db: Writer, personId: string): Promise<{ id: string; name: string }[]> {
-  return db
-    .select({ id: gardens.id, name: gardens.name })
-    .from(members)
-    .innerJoin(gardens, eq(gardens.id, members.gardenId))
-    .where(
-      and(
-        eq(members.personId, personId),
-        eq(members.role, 'owner'),
-        sql`not exists (select from ${members} other where other.garden_id = ${members.gardenId} and other.role = 'owner' and ${ne(sql`other.person_id`, personId)})`,
-      ),
-    );
 }

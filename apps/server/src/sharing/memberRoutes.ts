@@ -1,16 +1,16 @@
 import { endpoints } from '@field-nurse/contract';
 import type { Member } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { ApiError, invalidField, notFound } from '../api/apiError.js';
+import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import type { Access } from '../gardens/access.js';
-import { takeTurn } from '../gardens/changeLog.js';
-import type { Tx } from '../gardens/recordStore.js';
+import type { Access } from '../access/access.js';
+import { takeTurn } from '../records/changeLog.js';
+import type { Tx } from '../records/recordStore.js';
 import { sessionOf } from '../people/routes.js';
 import { eventsOf, note } from '../security/securityLog.js';
 import { memberById, membersOf, removeMember, setRole } from './memberQueries.js';
-import { removeTokensOf } from './tokenQueries.js';
+import { removeTokensOf } from '../access/tokenQueries.js';
 
 /** Who shares a garden: their parts, leaving, and handing it over. */
 export function memberRoutes(router: Router, deps: Deps): void {

@@ -1,12 +1,12 @@
 import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { ApiError, notFound } from '../api/apiError.js';
+import { ApiError, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { refuseBeyondQuota } from '../gardens/quotas.js';
-import { hashSecret, newSecret } from '../people/secrets.js';
+import { refuseBeyondQuota } from '../records/quotas.js';
+import { hashSecret, newSecret } from '../access/secrets.js';
 import { note } from '../security/securityLog.js';
-import { addToken, removeToken, tokensOf, tokenStart } from './tokenQueries.js';
+import { addToken, removeToken, tokensOf, tokenStart } from '../access/tokenQueries.js';
 
 /** Personal tokens for scripts, each for one garden. */
 export function tokenRoutes(router: Router, deps: Deps): void {

@@ -2,8 +2,8 @@ import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { writeRecord } from '../gardens/writeRecord.js';
-import { writeOf } from '../gardens/writeOf.js';
+import { writeRecord } from '../records/writeRecord.js';
+import { writeOf } from '../records/writeOf.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 

@@ -4,11 +4,11 @@ import { dayAt } from '@field-nurse/core/timing';
 import { treatmentQuestion } from '@field-nurse/core/treatment';
 import type { Library } from '@field-nurse/library';
 import { answerOptions } from '@field-nurse/library/answers';
-import { ApiError, invalidField } from '../api/apiError.js';
+import { ApiError, invalidField } from '../http/apiError.js';
 import { appliedOn } from '../applications/queries.js';
 import type { Db } from '../db/client.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
-import { recordById } from '../gardens/recordStore.js';
+import { recordById } from '../records/recordStore.js';
 
 /**
  * How a decision stands on its day, judged from the garden's own records.

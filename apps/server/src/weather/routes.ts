@@ -1,10 +1,10 @@
 import { endpoints } from '@field-nurse/contract';
 import { daysBetween, hourMs } from '@field-nurse/core/timing';
 import type Router from '@koa/router';
-import { ApiError, invalidField, notFound } from '../api/apiError.js';
+import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
-import { refuseBeyondQuota } from '../gardens/quotas.js';
+import { refuseBeyondQuota } from '../records/quotas.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
 import {
   addFile,

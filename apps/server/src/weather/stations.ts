@@ -1,7 +1,7 @@
 import type { WeatherHour } from '@field-nurse/core/timing';
 import { z } from 'zod';
-import { askOutside } from '../api/askOutside.js';
-import type { Patience } from '../api/askOutside.js';
+import { askOutside } from '../http/askOutside.js';
+import type { Patience } from '../http/askOutside.js';
 
 /** A station that can be read. */
 export interface Station {

@@ -5,9 +5,9 @@ import { provideRouter, TitleStrategy, withComponentInputBinding, withInMemorySc
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
-import { gardenFeature } from './gardens/garden-state';
+import { gardenFeature } from './store/garden-state';
 import * as gardenEffects from './gardens/garden-effects';
-import { sessionFeature } from './people/session-state';
+import { sessionFeature } from './store/session-state';
 import * as sessionEffects from './people/session-effects';
 import { PageTitle } from './shell/page-title';
 

@@ -1,5 +1,5 @@
 import type { Routes } from '@angular/router';
-import { openGarden } from './gardens/open-garden';
+import { openGarden } from './shell/open-garden';
 import { requireSignIn, startPage } from './people/require-sign-in';
 
 export const routes: Routes = [
@@ -23,7 +23,7 @@ export const routes: Routes = [
     path: 'new-garden',
     title: 'New garden',
     canActivate: [requireSignIn],
-    loadComponent: () => import('./gardens/new-garden-page').then((m) => m.NewGardenPage),
+    loadComponent: () => import('./settings/new-garden-page').then((m) => m.NewGardenPage),
   },
   {
     path: 'g/:garden',
@@ -59,8 +59,16 @@ export const routes: Routes = [
         title: 'Compare',
         loadComponent: () => import('./cases/compare-page').then((m) => m.ComparePage),
       },
-      { path: 'cases/:case/sheet', title: 'Case sheet', loadComponent: () => import('./cases/sheet-page').then((m) => m.SheetPage) },
-      { path: 'cases/:case/clinic', title: 'Plant clinic', loadComponent: () => import('./clinic/clinic-page').then((m) => m.ClinicPage) },
+      {
+        path: 'cases/:case/sheet',
+        title: 'Case sheet',
+        loadComponent: () => import('./second-opinion/sheet-page').then((m) => m.SheetPage),
+      },
+      {
+        path: 'cases/:case/clinic',
+        title: 'Plant clinic',
+        loadComponent: () => import('./second-opinion/clinic-page').then((m) => m.ClinicPage),
+      },
       { path: 'cases/:case/mix/:intervention', title: 'Mix bench', loadComponent: () => import('./mix/mix-page').then((m) => m.MixPage) },
       {
         path: 'cases/:case/recovery',
@@ -71,18 +79,18 @@ export const routes: Routes = [
       { path: 'round/:round', title: 'Round', loadComponent: () => import('./scouting/round-end-page').then((m) => m.RoundEndPage) },
       { path: 'round/:round/:planting', title: 'Stop', loadComponent: () => import('./scouting/stop-page').then((m) => m.StopPage) },
       { path: 'waiting', title: 'Waiting to be sent', loadComponent: () => import('./offline/waiting-page').then((m) => m.WaitingPage) },
-      { path: 'library', title: 'Library', loadComponent: () => import('./library/library-page').then((m) => m.LibraryPage) },
+      { path: 'library', title: 'Library', loadComponent: () => import('./entries/library-page').then((m) => m.LibraryPage) },
       {
         path: 'library/own',
         title: 'Own knowledge',
-        loadComponent: () => import('./library/own-entries-page').then((m) => m.OwnEntriesPage),
+        loadComponent: () => import('./entries/own-entries-page').then((m) => m.OwnEntriesPage),
       },
       {
         path: 'library/own/:kind/:entry',
         title: 'Own entry',
-        loadComponent: () => import('./library/own-entry-page').then((m) => m.OwnEntryPage),
+        loadComponent: () => import('./entries/own-entry-page').then((m) => m.OwnEntryPage),
       },
-      { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./library/entry-page').then((m) => m.EntryPage) },
+      { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./entries/entry-page').then((m) => m.EntryPage) },
       { path: 'log', title: 'Log', loadComponent: () => import('./applications/log-page').then((m) => m.LogPage) },
       {
         path: 'log/new',
@@ -109,7 +117,7 @@ export const routes: Routes = [
       },
       { path: 'leaf-gauge', title: 'Leaf gauge', loadComponent: () => import('./leaf-gauge/leaf-gauge-page').then((m) => m.LeafGaugePage) },
       { path: 'weather', title: 'Weather', loadComponent: () => import('./weather/weather-page').then((m) => m.WeatherPage) },
-      { path: 'settings', title: 'Settings', loadComponent: () => import('./gardens/settings-page').then((m) => m.SettingsPage) },
+      { path: 'settings', title: 'Settings', loadComponent: () => import('./settings/settings-page').then((m) => m.SettingsPage) },
     ],
   },
   { path: '**', title: 'Not here', loadComponent: () => import('./shell/not-here-page').then((m) => m.NotHerePage) },

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { registerIcons } from './shell/icons';
-import { Theme } from './shell/theme';
+import { Theme } from './shared/theme';
 
 @Component({
   selector: 'fn-app',

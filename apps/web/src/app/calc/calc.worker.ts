@@ -4,7 +4,7 @@ import type { Library } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
 import type { Planting } from '../gardens/plantings-now';
-import { readWeatherFile } from '../weather/read-weather-file';
+import { readWeatherFile } from './read-weather-file';
 
 /** A host in a kind of place, in a month: what a round looks for there. */
 export interface LookPlace {

@@ -3,7 +3,7 @@ import { quiet, reader } from '../testing/answers';
 import { show, wordsOf } from '../testing/show';
 import { application, sample, sickness } from '../testing/test-garden';
 import { ComparePage } from './compare-page';
-import { SheetPage } from './sheet-page';
+import { SheetPage } from '../second-opinion/sheet-page';
 
 const found = (sign: string, state: 'seen' | 'absent' | 'old') => ({ sign, state, source: 'tap', phrase: null, on: '2026-07-01' }) as const;
 

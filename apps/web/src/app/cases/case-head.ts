@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { PlantingTitle } from '../plantings/planting-title';
+import { PlantingTitle } from '../library/planting-title';
 import { dayWord } from '../shared/days';
 import { outcomeWords } from '../shared/words';
 import { workingConditions } from './case-diagnoses';

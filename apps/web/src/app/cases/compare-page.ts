@@ -4,9 +4,9 @@ import { differenceOf, separation } from '@field-nurse/core/diagnosis';
 import { Garden } from '../gardens/garden';
 import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
-import { SeasonStrip } from '../library/season-strip';
+import { SeasonStrip } from '../entries/season-strip';
 import { SignTile } from '../library/sign-tile';
-import { StageList } from '../library/stage-list';
+import { StageList } from '../entries/stage-list';
 import { kindWords } from '../shared/words';
 import { CaseHead } from './case-head';
 

@@ -8,7 +8,7 @@ import { MatSelectModule } from '@angular/material/select';
 import type { ClinicResult, ClinicSample, Written } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { resultWords } from './clinic-words';
 import { usualQuality } from './tests-worth';
 

@@ -9,7 +9,7 @@ import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { dayWord } from '../shared/days';
 import { materialWords, resultWords, trackWords } from './clinic-words';
 import { ResultsForm } from './results-form';

@@ -3,7 +3,7 @@ import { ApiError } from '../api/api-error';
 import { contents, summary } from '../testing/test-garden';
 import { emptyDevice, outcome } from '../testing/outcome';
 import { openGarden, openSeason, seekRecord } from './garden-effects';
-import { GardenActions } from './garden-state';
+import { GardenActions } from '../store/garden-state';
 
 const down = () => throwError(() => new ApiError(503, 'database-down', 'The database is not answering.'));
 const copy = { contents, seasons: ['2025-01-01'], savedAt: 'then' };

@@ -29,7 +29,7 @@ import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { Offline } from '../offline/offline';
 import type { ReadCopy } from '../offline/garden-copy';
-import { gardenFeature, GardenActions } from './garden-state';
+import { gardenFeature, GardenActions } from '../store/garden-state';
 
 const catchUpMs = 120_000;
 

@@ -16,7 +16,7 @@ import {
   today,
 } from '../testing/test-garden';
 import { Garden } from './garden';
-import { GardenActions, gardenFeature } from './garden-state';
+import { GardenActions, gardenFeature } from '../store/garden-state';
 
 beforeAll(() => TestBed.initTestEnvironment(BrowserTestingModule, platformBrowserTesting()));
 afterEach(() => TestBed.resetTestingModule());

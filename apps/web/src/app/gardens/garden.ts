@@ -5,7 +5,7 @@ import { dayAt, seasonOf, usualSeasonStart } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { appliedTo } from './applied';
 import type { Applied } from './applied';
-import { GardenActions, gardenFeature } from './garden-state';
+import { GardenActions, gardenFeature } from '../store/garden-state';
 import { plantingNow } from './plantings-now';
 import type { Planting } from './plantings-now';
 

@@ -6,7 +6,7 @@ import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { place, summary } from '../testing/test-garden';
 import { Offline } from '../offline/offline';
-import { GardenActions } from './garden-state';
+import { GardenActions } from '../store/garden-state';
 import { Records } from './records';
 
 const { id, version: _, ...value } = place;

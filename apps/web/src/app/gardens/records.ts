@@ -6,7 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { Offline } from '../offline/offline';
-import { GardenActions, gardenFeature } from './garden-state';
+import { GardenActions, gardenFeature } from '../store/garden-state';
 
 const undoMs = 8000;
 

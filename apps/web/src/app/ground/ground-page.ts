@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import type { Planting } from '../gardens/plantings-now';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { StatusMark } from '../recovery/status-mark';
+import { StatusMark } from '../gardens/status-mark';
 import { PlanView } from './ground-plan-view';
 import { placeKindWords, settingWords } from '../shared/words';
 

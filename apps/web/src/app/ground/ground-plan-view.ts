@@ -11,7 +11,7 @@ import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
-import { healthMarks } from '../recovery/status-mark';
+import { healthMarks } from '../gardens/status-mark';
 import { Scouting } from '../scouting/scouting';
 import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
@@ -22,7 +22,7 @@ import type { PlanItem, PlanPoint } from './ground-plan';
 import { asKind, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
 import type { PlantingMarks } from './plan-marks';
-import { growingOn, middleOf, planShapes, usedOn } from './plan-shapes';
+import { growingOn, middleOf, planShapes, usedOn } from '../gardens/plan-shapes';
 
 const layers = [
   { id: 'health', word: 'How it does' },

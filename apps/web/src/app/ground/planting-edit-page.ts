@@ -17,7 +17,7 @@ import { Records } from '../gardens/records';
 import { hostByName, matchingHosts } from '../library/host-names';
 import { Library } from '../library/library';
 import { Submission } from '../shared/submission';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { settingWords } from '../shared/words';
 import { lastingOn, withLasting } from './planting-events';
 

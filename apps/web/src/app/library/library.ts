@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
-import { gardenFeature } from '../gardens/garden-state';
+import { gardenFeature } from '../store/garden-state';
 import { sameQuestion } from '../shared/keep-latest';
 
 type Loading =

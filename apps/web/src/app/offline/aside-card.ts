@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import { gardenFeature } from '../gardens/garden-state';
+import { gardenFeature } from '../store/garden-state';
 import { fieldWord, subjectWords } from './field-words';
 import { Offline } from './offline';
 import type { Fields, SetAside } from './waiting';

@@ -1,6 +1,6 @@
 import type { GardenContents, SeasonContents, Stored, Subject } from '@field-nurse/contract';
-import { isOvertaken } from '../gardens/known-record';
-import type { KnownRecord } from '../gardens/known-record';
+import { isOvertaken } from '../store/known-record';
+import type { KnownRecord } from '../store/known-record';
 import type { GardenHead, LocalDb, RecordRow } from './local-db';
 
 // This device's copy of gardens: one row for each record, and what stands beside them.

@@ -10,7 +10,7 @@ import { of, Subject, throwError } from 'rxjs';
 import type { Observable } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
-import { GardenActions } from '../gardens/garden-state';
+import { GardenActions } from '../store/garden-state';
 import { contents, place } from '../testing/test-garden';
 import { Offline } from './offline';
 

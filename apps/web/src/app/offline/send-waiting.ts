@@ -2,7 +2,7 @@ import type { Stored, Subject, Written } from '@field-nurse/contract';
 import { firstValueFrom } from 'rxjs';
 import type { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
-import type { KnownRecord } from '../gardens/known-record';
+import type { KnownRecord } from '../store/known-record';
 import { readRecord, saveRecords } from './garden-copy';
 import type { LocalDb } from './local-db';
 import { merge } from './merge';

@@ -11,10 +11,10 @@ import { Api } from '../api/api';
 import { Offline } from '../offline/offline';
 import { instantWord } from '../shared/days';
 import { Submission } from '../shared/submission';
-import { SecurityLog } from '../sharing/security-log';
+import { SecurityLog } from './security-log';
 import { deviceWord } from './device-word';
 import { leastPassword, passwordHint } from './password-words';
-import { SessionActions, sessionFeature } from './session-state';
+import { SessionActions, sessionFeature } from '../store/session-state';
 
 const required = (...more: (typeof Validators)['required'][]) =>
   new FormControl('', { nonNullable: true, validators: [Validators.required, ...more] });

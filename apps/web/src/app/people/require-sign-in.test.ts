@@ -6,7 +6,7 @@ import { BehaviorSubject, firstValueFrom } from 'rxjs';
 import type { Observable } from 'rxjs';
 import { summary } from '../testing/test-garden';
 import { requireSignIn, startPage } from './require-sign-in';
-import { SessionActions, sessionFeature } from './session-state';
+import { SessionActions, sessionFeature } from '../store/session-state';
 
 const wren = { id: 'w', name: 'Wren', email: 'wren@garden.example' };
 type State = Session & { status: 'unknown' | 'known' };

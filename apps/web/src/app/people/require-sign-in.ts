@@ -3,7 +3,7 @@ import type { CanActivateFn } from '@angular/router';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { filter, map, take } from 'rxjs';
-import { SessionActions, sessionFeature } from './session-state';
+import { SessionActions, sessionFeature } from '../store/session-state';
 
 /** The session, asked from the server once. */
 function session() {

@@ -2,7 +2,7 @@ import { of, throwError } from 'rxjs';
 import { ApiError } from '../api/api-error';
 import { emptyDevice, outcome } from '../testing/outcome';
 import { askSession, signOut } from './session-effects';
-import { SessionActions } from './session-state';
+import { SessionActions } from '../store/session-state';
 
 const nobody = { person: null, gardens: [] };
 const down = () => throwError(() => new ApiError(503, 'database-down', 'The database is not answering.'));

@@ -5,7 +5,7 @@ import { catchError, exhaustMap, from, map, of, tap } from 'rxjs';
 import { Api } from '../api/api';
 import type { ApiError } from '../api/api-error';
 import { Offline } from '../offline/offline';
-import { SessionActions } from './session-state';
+import { SessionActions } from '../store/session-state';
 
 export const askSession = createEffect(
   (actions = inject(Actions), api = inject(Api), offline = inject(Offline)) =>

@@ -8,7 +8,7 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { Drawing } from '../drawing/drawing';
-import { SessionActions } from './session-state';
+import { SessionActions } from '../store/session-state';
 import { Submission } from '../shared/submission';
 
 @Component({

@@ -10,7 +10,7 @@ import { Api } from '../api/api';
 import { Drawing } from '../drawing/drawing';
 import { Submission } from '../shared/submission';
 import { leastPassword, passwordHint } from './password-words';
-import { SessionActions } from './session-state';
+import { SessionActions } from '../store/session-state';
 
 @Component({
   selector: 'fn-sign-up-page',

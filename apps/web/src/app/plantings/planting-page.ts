@@ -7,7 +7,7 @@ import { OpenCase } from '../cases/open-case';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { StatusMark } from '../recovery/status-mark';
+import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { outcomeWords, settingWords } from '../shared/words';

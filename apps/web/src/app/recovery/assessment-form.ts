@@ -9,7 +9,7 @@ import { addDays } from '@field-nurse/core/timing';
 import type { Host, Sign } from '@field-nurse/library';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { fromToday } from '../shared/days';
 import { growthWords } from '../shared/words';
 

@@ -19,7 +19,7 @@ import { CloseCase } from './close-case';
 import type { LookValue } from './assessment-form';
 import { AssessmentForm } from './assessment-form';
 import { RecoveryCurve } from './recovery-curve';
-import { StatusMark } from './status-mark';
+import { StatusMark } from '../gardens/status-mark';
 
 const usualLookDays = 7;
 const fewestForCurve = 2;

@@ -4,7 +4,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { Offline } from '../offline/offline';
-import { PlantingTitle } from '../plantings/planting-title';
+import { PlantingTitle } from '../library/planting-title';
 import { instantWord } from '../shared/days';
 import { Scouting } from './scouting';
 

@@ -6,9 +6,9 @@ import { walkLength } from '@field-nurse/core/ground';
 import { Store } from '@ngrx/store';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { middleOf } from '../ground/plan-shapes';
-import { sessionFeature } from '../people/session-state';
-import { PlantingTitle } from '../plantings/planting-title';
+import { middleOf } from '../gardens/plan-shapes';
+import { sessionFeature } from '../store/session-state';
+import { PlantingTitle } from '../library/planting-title';
 import { fromToday, instantWord } from '../shared/days';
 import { Scouting } from './scouting';
 

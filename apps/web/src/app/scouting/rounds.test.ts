@@ -3,7 +3,7 @@ import { levelsNow } from '@field-nurse/core/sampling';
 import { lastLooksOf, quarantineOf, toWalk } from '@field-nurse/core/ground';
 import type { RoundKnowledge, RoundRecords } from '@field-nurse/core/ground';
 import { gardenNow, planting, sickness, today } from '../testing/test-garden';
-import { middleOf, planShapes } from '../ground/plan-shapes';
+import { middleOf, planShapes } from '../gardens/plan-shapes';
 import { isPicture } from './shrink-photo';
 import { questionOf } from './operating-characteristic';
 import { emptyDraft, isFind, stopOf } from './stop-draft';

@@ -8,7 +8,7 @@ import type { LookPlace } from '../calc/calc.worker';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
-import { middleOf, planShapes } from '../ground/plan-shapes';
+import { middleOf, planShapes } from '../gardens/plan-shapes';
 import { Library } from '../library/library';
 import { GardenWeather } from '../weather/garden-weather';
 

@@ -6,7 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { Drawing } from '../drawing/drawing';
-import { SessionActions, sessionFeature } from '../people/session-state';
+import { SessionActions, sessionFeature } from '../store/session-state';
 import { dayWord } from '../shared/days';
 import { memberWords } from './role-words';
 

@@ -6,10 +6,10 @@ import type { ActivatedRouteSnapshot } from '@angular/router';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { filter } from 'rxjs';
-import { gardenFeature, GardenActions } from '../gardens/garden-state';
+import { gardenFeature, GardenActions } from '../store/garden-state';
 import { Offline } from '../offline/offline';
 import { goKeys, navigation } from './navigation';
-import { Theme } from './theme';
+import { Theme } from '../shared/theme';
 
 const themeWords = { auto: 'Look: as the device', light: 'Look: light', dark: 'Look: dark', sun: 'Look: full sun' } as const;
 const sequenceMs = 1200;

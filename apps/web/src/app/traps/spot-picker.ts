@@ -5,7 +5,7 @@ import type { Point } from '@field-nurse/core/ground';
 import { Garden } from '../gardens/garden';
 import { Plan } from '../ground/ground-plan';
 import type { PlanItem } from '../ground/ground-plan';
-import { planShapes } from '../ground/plan-shapes';
+import { planShapes } from '../gardens/plan-shapes';
 import { placeKindWords } from '../shared/words';
 
 /** A point on the ground plan: tapped, or typed in metres. */

@@ -12,7 +12,7 @@ import type { Point } from '@field-nurse/core/ground';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { Submission } from '../shared/submission';
 import { SpotPicker } from './spot-picker';
 import { trapCautions, trapKindWords } from './trap-words';

@@ -8,7 +8,7 @@ import type { Catch, Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
 import { intervalsOf, readingsOf, pausedOn, spotNow, totalOf, trapState } from '@field-nurse/core/sampling';
 import { ApiError } from '../api/api-error';
-import { DayField } from '../shared/day-field';
+import { DayField } from '../gardens/day-field';
 import { firstLetters } from '../shared/first-letters';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';

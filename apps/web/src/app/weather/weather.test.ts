@@ -1,7 +1,7 @@
 import { hourMs, sprayWindows } from '@field-nurse/core/timing';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import fc from 'fast-check';
-import { readWeatherFile } from './read-weather-file';
+import { readWeatherFile } from '../calc/read-weather-file';
 import { gapsIn, layOutRibbon } from './ribbon';
 import { windowWord } from './window-words';
 

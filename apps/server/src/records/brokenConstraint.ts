@@ -1,0 +1,49 @@
+import type { Subject } from '@field-nurse/contract';
+import { getTableName } from 'drizzle-orm';
+import { ApiError, invalidField } from '../http/apiError.js';
+import { recordParts } from './recordParts.js';
+import { subjectTables } from './subjects.js';
+
+const rules: Readonly<Record<string, { path: string; message: string }>> = {
+  plantings_place: { path: 'placeId', message: 'This place is not in the garden.' },
+  cases_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
+  decisions_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  planting_events_place: { path: 'events', message: 'It was moved to a place that is not in the garden.' },
+  application_targets_planting: { path: 'targets', message: 'One of these plantings is not in the garden.' },
+  application_targets_case: { path: 'targets', message: 'One of these cases is not in the garden.' },
+  assessments_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  assessments_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
+  traps_place: { path: 'placeId', message: 'This place is not in the garden.' },
+  catches_trap: { path: 'trapId', message: 'This trap is not in the garden.' },
+  stops_round: { path: 'roundId', message: 'This round is not in the garden.' },
+  stops_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
+  stops_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  leaf_measurements_planting: { path: 'plantingId', message: 'This planting is not in the garden.' },
+  clinic_samples_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  clinic_samples_sent: { path: 'sentOn', message: 'It cannot be sent before it was registered.' },
+  clinic_samples_reported: { path: 'reportedOn', message: 'No result comes before it was registered.' },
+  comments_case: { path: 'caseId', message: 'This case is not in the garden.' },
+  prevention_tasks_place: { path: 'placeId', message: 'This place is not in the garden.' },
+  plantings_rows: { path: 'rows', message: 'There can be no more rows than plants.' },
+  cases_closed: { path: 'closedOn', message: 'It cannot be closed before it was opened.' },
+  cases_outcome: { path: 'outcome', message: 'A closed case has an outcome, and an open one has none.' },
+};
+
+/** Do a write, and translate broken constraints by name: a reference to nothing is bad input, a record that others hang on cannot go. */
+export async function withConstraintsNamed<T>(subject: Subject, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    const cause = (error as Error).cause as { code?: string; constraint?: string; table?: string } | undefined;
+    const rule = cause?.constraint ? rules[cause.constraint] : undefined;
+    if (cause?.code === '23503' && !ownTables(subject).includes(cause.table ?? ''))
+      throw new ApiError(409, 'in-use', 'Other records hang on this: take them back first.');
+    if (cause?.constraint === 'own_entries_once')
+      throw invalidField(['value', 'entry', 'id'], 'twice', 'This garden has an entry of its own for that already.');
+    if (rule) throw invalidField(['value', rule.path], 'reference', rule.message);
+    throw error;
+  }
+}
+
+const ownTables = (subject: Subject) =>
+  [subjectTables[subject], recordParts[subject]?.table].flatMap((table) => (table ? getTableName(table) : []));

@@ -1,0 +1,35 @@
+import type { Subject } from '@field-nurse/contract';
+import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
+import { cases, comments } from '../cases/tables.js';
+import { clinicSamples } from '../clinic/tables.js';
+import { preventionTasks } from '../prevention/tables.js';
+import { applications } from '../applications/tables.js';
+import { ownEntries } from '../library/tables.js';
+import { decisions } from '../treatment/tables.js';
+import { assessments } from '../recovery/tables.js';
+import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
+import { catches, traps } from '../traps/tables.js';
+import { places, plantings } from '../gardens/tables.js';
+
+/** Every garden-owned table has these columns; the rest is its own. */
+export type SubjectTable = PgTable & { gardenId: AnyPgColumn; id: AnyPgColumn; version: AnyPgColumn };
+
+/** The tables that hold a garden's records, in the order in which they refer to each other. */
+export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
+  places,
+  plantings,
+  cases,
+  decisions,
+  applications,
+  assessments,
+  traps,
+  catches,
+  scoutingRounds,
+  stops,
+  leafMeasurements,
+  preventionTasks,
+  thresholds,
+  ownEntries,
+  clinicSamples,
+  comments,
+};
