@@ -90,7 +90,7 @@ export type { SampleAnswer, SampleRequest } from './calculations/sample.js';
 
 // Weather
 export { mostHoursInFile, weatherHour } from './weather.js';
-export type { StationState, WeatherDay, WeatherAnswer, WeatherSource } from './weather.js';
+export type { StationState, WeatherAnswer, WeatherSource } from './weather.js';
 
 // Controlled words
 export { hiding, measure, onset, pattern, placeKind, role, setting, stance, timeZone, trapKind, unitSystem, verdict } from './words.js';

@@ -37,17 +37,18 @@ export const weatherAnswer = z.object({
   station: stationState.nullable(),
 });
 
-/** A day of the garden's calendar; null is what nobody measured. */
+/** A day of the garden's calendar, from the hours that are known; null is what nobody measured. */
 export const weatherDay = z.object({
   day,
-  /** how many of its hours are known */
-  hours: z.int(),
   minC: z.number().nullable(),
   maxC: z.number().nullable(),
-  meanC: z.number().nullable(),
+  /** with hours missing, it rained at least this much */
   rainMm: z.number().nullable(),
-  windKmh: z.number().nullable(),
-  leafWetHours: z.number().nullable(),
+  /** hours in which leaves were wet */
+  wetHours: z.number().nullable(),
+  maxWindKmh: z.number().nullable(),
+  /** hours of which nothing is known */
+  missing: z.int(),
 });
 
 export const weatherDaysQuery = z.strictObject({ from: day, to: day });
@@ -60,6 +61,5 @@ export const weatherFileRequest = z.strictObject({
 });
 
 export type WeatherSource = z.infer<typeof weatherSource>;
-export type WeatherDay = z.infer<typeof weatherDay>;
 export type StationState = z.infer<typeof stationState>;
 export type WeatherAnswer = z.infer<typeof weatherAnswer>;

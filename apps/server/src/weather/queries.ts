@@ -1,6 +1,5 @@
-import type { StationState, WeatherAnswer, WeatherDay, WeatherSource } from '@field-nurse/contract';
+import type { StationState, WeatherAnswer, WeatherSource } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
-import type { SQL } from 'drizzle-orm';
 import { and, desc, eq, isNotNull, max, sql } from 'drizzle-orm';
 import type { Db } from '../db/client.js';
 import { gardens } from '../gardens/tables.js';
@@ -14,28 +13,18 @@ const gardensEnd = sql`coalesce(${gardens.fixedNow}, 'infinity'::timestamptz)`;
 const hourColumns = ['temperature_c', 'humidity_percent', 'rain_mm', 'wind_kmh', 'leaf_wet_minutes'];
 const columnsOf = (table: string) => sql.raw(hourColumns.map((name) => `${table}.${name}`).join(', '));
 
-/**
- * Hours of a garden as rows `at` and what was measured, one for each instant: a file goes before the stations, the newest before the older ones.
- *
- * @param from - instant that they begin at
- * @param to - instant that they end before
- */
-export const measuredHours = (gardenId: string, from: SQL, to: SQL): SQL => sql`
-  select distinct on (at) at, ${columnsOf('one')} from (
-    select h.at, ${columnsOf('h')}, 0 as place, s.added_at, s.id
-      from ${weatherHours} h join ${weatherSources} s on s.garden_id = h.garden_id and s.id = h.source_id
-      where h.garden_id = ${gardenId} and s.kept and h.at >= ${from} and h.at < ${to}
-    union all
-    select h.at, ${columnsOf('h')}, 1, s.added_at, s.id
-      from ${weatherSources} s join ${gardens} on ${gardens.id} = s.garden_id join ${stationHours} h on h.station = s.station
-      where s.garden_id = ${gardenId} and h.at >= ${from} and h.at < ${to} and h.at < ${gardensEnd}
-  ) one order by at, place, added_at desc, id`;
-
-/** Hours of a garden, one for each instant. */
+/** Hours of a garden, one for each instant: a file goes before the stations, the newest before the older ones. @param to - instant that they end before */
 export async function hoursBetween(db: Db, gardenId: string, from: string, to: string): Promise<WeatherHour[]> {
-  const { rows } = await db.execute<{ at: string } & Record<string, number | null>>(
-    measuredHours(gardenId, sql`${from}::timestamptz`, sql`${to}::timestamptz`),
-  );
+  const { rows } = await db.execute<{ at: string } & Record<string, number | null>>(sql`
+    select distinct on (at) at, ${columnsOf('one')} from (
+      select h.at, ${columnsOf('h')}, 0 as place, s.added_at, s.id
+        from ${weatherHours} h join ${weatherSources} s on s.garden_id = h.garden_id and s.id = h.source_id
+        where h.garden_id = ${gardenId} and s.kept and h.at >= ${from} and h.at < ${to}
+      union all
+      select h.at, ${columnsOf('h')}, 1, s.added_at, s.id
+        from ${weatherSources} s join ${gardens} on ${gardens.id} = s.garden_id join ${stationHours} h on h.station = s.station
+        where s.garden_id = ${gardenId} and h.at >= ${from} and h.at < ${to} and h.at < ${gardensEnd}
+    ) one order by at, place, added_at desc, id`);
   return rows.map((row) => ({
     at: iso(row.at),
     temperatureC: row['temperature_c']!,
@@ -44,19 +33,6 @@ export async function hoursBetween(db: Db, gardenId: string, from: string, to: s
     windKmh: row['wind_kmh']!,
     leafWetMinutes: row['leaf_wet_minutes']!,
   }));
-}
-
-/** Days of a garden, each from the hours of its own calendar. @param to - the last of them */
-export async function weatherDays(db: Db, gardenId: string, timeZone: string, from: string, to: string): Promise<WeatherDay[]> {
-  const midnight = (day: SQL) => sql`(${day}::timestamp at time zone ${timeZone})`;
-  const hours = measuredHours(gardenId, midnight(sql`${from}::date`), midnight(sql`(${to}::date + 1)`));
-  const { rows } = await db.execute<WeatherDay & Record<string, unknown>>(sql`
-    select (at at time zone ${timeZone})::date::text as day, count(*)::int as hours,
-      min(temperature_c) as "minC", max(temperature_c) as "maxC", round(avg(temperature_c)::numeric, 1)::float8 as "meanC",
-      round(sum(rain_mm)::numeric, 1)::float8 as "rainMm", max(wind_kmh) as "windKmh",
-      round((sum(leaf_wet_minutes) / 60)::numeric, 1)::float8 as "leafWetHours"
-    from (${hours}) h group by 1 order by 1`);
-  return rows;
 }
 
 /** The newest forecast that was issued for the garden's station by the garden's now. */

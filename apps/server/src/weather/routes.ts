@@ -1,23 +1,12 @@
 import { endpoints } from '@field-nurse/contract';
-import { daysBetween, hourMs } from '@field-nurse/core/timing';
+import { addDays, daysBetween, hourMs, instantOf, weatherDays } from '@field-nurse/core/timing';
 import type Router from '@koa/router';
 import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { refuseBeyondQuota } from '../records/quotas.js';
 import { gardenClock } from '../gardens/gardenQueries.js';
-import {
-  addFile,
-  countFiles,
-  hoursBetween,
-  keepFile,
-  keepFileHours,
-  newestForecast,
-  sourceKind,
-  sourcesOf,
-  stationOf,
-  weatherDays,
-} from './queries.js';
+import { addFile, countFiles, hoursBetween, keepFile, keepFileHours, newestForecast, sourceKind, sourcesOf, stationOf } from './queries.js';
 import { readStation } from './readStation.js';
 import { StationFault } from './stations.js';
 
@@ -44,7 +33,8 @@ export function weatherRoutes(router: Router, deps: Deps): void {
     if (to < from || daysBetween(from, to) >= mostDaysOfSums)
       throw invalidField(['to'], 'range', `The last day does not come before the first, and there are ${mostDaysOfSums} days at most.`);
     const { timeZone } = await gardenClock(db, garden, deps.now);
-    return weatherDays(db, garden, timeZone, from, to);
+    const midnight = (day: string) => instantOf(`${day}T00:00`, timeZone);
+    return weatherDays(await hoursBetween(db, garden, midnight(from), midnight(addDays(to, 1))), timeZone, from, to);
   });
 
   serve(router, deps, endpoints.weatherSources, ({ params }) => sourcesOf(db, params.garden));

@@ -1,6 +1,6 @@
-import type { WeatherAnswer, WeatherDay, WeatherSource } from '@field-nurse/contract';
+import type { WeatherAnswer, WeatherSource } from '@field-nurse/contract';
 import { hourMs } from '@field-nurse/core/timing';
-import type { WeatherHour } from '@field-nurse/core/timing';
+import type { WeatherDay, WeatherHour } from '@field-nurse/core/timing';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import type { RequestListener } from 'node:http';
@@ -188,9 +188,12 @@ describe('the weather of a garden', () => {
     await server.pool.query(`update gardens set time_zone = 'Pacific/Auckland' where id = $1`, [garden.garden]);
     const days = (from: string, to: string) => garden.viewer.send<WeatherDay[]>('get', path(`/days?from=${from}&to=${to}`));
     // Auckland's 17 July ends at noon in UTC; one hour of the 24 was never measured.
+    const known = { minC: 15, maxC: 15, rainMm: 0, wetHours: 0, maxWindKmh: 5 };
+    const unknown = { minC: null, maxC: null, rainMm: null, wetHours: null, maxWindKmh: null };
     expect(await days('2026-07-16', '2026-07-18')).toEqual([
-      { day: '2026-07-17', hours: 12, minC: 15, maxC: 15, meanC: 15, rainMm: 0, windKmh: 5, leafWetHours: null },
-      { day: '2026-07-18', hours: 11, minC: 15, maxC: 15, meanC: 15, rainMm: 0, windKmh: 5, leafWetHours: null },
+      { day: '2026-07-16', ...unknown, missing: 24 },
+      { day: '2026-07-17', ...known, missing: 12 },
+      { day: '2026-07-18', ...known, missing: 13 },
     ]);
     expect(await days('2026-07-18', '2026-07-18')).toHaveLength(1);
     expect(await refused(days('2026-07-18', '2026-07-17'))).toContain('400 days');

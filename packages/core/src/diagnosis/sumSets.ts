@@ -33,83 +33,92 @@ const widest = 600;
  */
 export function sumSets(weights: SetWeights, logOther: number): SetSums {
   const { groups, own, logGates, link } = weights;
-  const size = groups.length;
-  const sums = [new Float64Array(size), new Float64Array(size), new Float64Array(size)] as const;
-  let silentOnly = 0;
-  let total = 0;
-  let scale = logOther;
-
-  /** The weight of a log weight in the common unit, which grows with the largest. */
-  const inUnits = (logWeight: number): number => {
-    if (logWeight > scale + widest) {
-      const factor = Math.exp(scale - logWeight);
-      for (const list of sums) list.forEach((value, g) => (list[g] = value * factor));
-      silentOnly *= factor;
-      total *= factor;
-      scale = logWeight;
-    }
-    return Math.exp(logWeight - scale);
-  };
-  const count = (mass: number, ...of: number[]) => {
-    total += mass;
-    if (of.every((g) => groups[g]!.silent)) silentOnly += mass;
-  };
-
-  for (let a = 0; a < size; a++) {
-    const A = groups[a]!;
-    const single = inUnits(logGates(a));
-    sums[0][a]! += single;
-    count(single * A.one, a);
-    if (A.two > 0) {
-      const twice = inUnits(logGates(a, a));
-      sums[1][a]! += twice;
-      count(twice * A.two, a);
-    }
-    if (A.three > 0) {
-      const thrice = inUnits(logGates(a, a, a));
-      sums[2][a]! += thrice;
-      count(thrice * A.three, a);
-    }
-    for (let b = a + 1; b < size; b++) {
-      const B = groups[b]!;
-      const pair = inUnits(logGates(a, b)) * link(a, b);
-      sums[0][a]! += pair * B.one;
-      sums[0][b]! += pair * A.one;
-      count(pair * A.one * B.one, a, b);
-      if (A.two > 0) {
-        const twoAndOne = inUnits(logGates(a, a, b));
-        sums[1][a]! += twoAndOne * B.one;
-        sums[0][b]! += twoAndOne * A.two;
-        count(twoAndOne * A.two * B.one, a, b);
-      }
-      if (B.two > 0) {
-        const oneAndTwo = inUnits(logGates(a, b, b));
-        sums[1][b]! += oneAndTwo * A.one;
-        sums[0][a]! += oneAndTwo * B.two;
-        count(oneAndTwo * A.one * B.two, a, b);
-      }
-      for (let c = b + 1; c < size; c++) {
-        const C = groups[c]!;
-        const three = inUnits(logGates(a, b, c)) * link(a, b) * link(a, c) * link(b, c);
-        sums[0][a]! += three * B.one * C.one;
-        sums[0][b]! += three * A.one * C.one;
-        sums[0][c]! += three * A.one * B.one;
-        count(three * A.one * B.one * C.one, a, b, c);
-      }
+  const sums = new GroupSums(groups, logOther);
+  for (let a = 0; a < groups.length; a++) {
+    const { two, three } = groups[a]!;
+    sums.add(logGates(a), 1, a, 1);
+    if (two > 0) sums.add(logGates(a, a), 1, a, 2);
+    if (three > 0) sums.add(logGates(a, a, a), 1, a, 3);
+    for (let b = a + 1; b < groups.length; b++) {
+      const linked = link(a, b);
+      sums.add(logGates(a, b), linked, a, 1, b, 1);
+      // What is linked stands in a group of its own: where there are two, nothing is.
+      if (two > 0) sums.add(logGates(a, a, b), 1, a, 2, b, 1);
+      if (groups[b]!.two > 0) sums.add(logGates(a, b, b), 1, a, 1, b, 2);
+      for (let c = b + 1; c < groups.length; c++) sums.add(logGates(a, b, c), linked * link(a, c) * link(b, c), a, 1, b, 1, c, 1);
     }
   }
-  const other = Math.exp(logOther - scale);
-  total += other;
+  const other = sums.inUnits(logOther);
+  const total = sums.total + other;
+  return {
+    masses: { of: sums.ofEach(own).map((mass) => mass / total), share: (members) => shareOf(members, weights, sums.scale) / total },
+    nobody: sums.silentOnly / total,
+    other: other / total,
+  };
+}
 
-  const of = new Float64Array(own.length);
-  groups.forEach(({ members, one, two }, g) => {
-    for (const i of members) {
-      const w = own[i]!;
-      const others = one - w;
-      of[i] = (w * (sums[0][g]! + others * sums[1][g]! + (two - w * others) * sums[2][g]!)) / total;
+/** The sums A, B and C of every group, and of all sets together, in a unit that grows with the largest weight. */
+class GroupSums {
+  total = 0;
+  /** of sets whose causes are all silent */
+  silentOnly = 0;
+  /** of each group: the sets that take one, two and three causes from it, without the weights of those */
+  readonly #taking: readonly [Float64Array, Float64Array, Float64Array];
+  readonly #groups: SetWeights['groups'];
+  /** log of the unit */
+  scale: number;
+
+  constructor(groups: SetWeights['groups'], scale: number) {
+    this.#groups = groups;
+    this.scale = scale;
+    this.#taking = [new Float64Array(groups.length), new Float64Array(groups.length), new Float64Array(groups.length)];
+  }
+
+  /** The weight of a log weight in the unit. */
+  inUnits(logWeight: number): number {
+    if (logWeight > this.scale + widest) {
+      const factor = Math.exp(this.scale - logWeight);
+      for (const list of this.#taking) list.forEach((value, g) => (list[g] = value * factor));
+      this.silentOnly *= factor;
+      this.total *= factor;
+      this.scale = logWeight;
     }
-  });
-  return { masses: { of, share: (members) => shareOf(members, weights, scale) / total }, nobody: silentOnly / total, other: other / total };
+    return Math.exp(logWeight - this.scale);
+  }
+
+  /** Add all sets that take `na` causes from group `a`, `nb` from `b` and `nc` from `c`. */
+  add(logGates: number, links: number, a: number, na: number, b = a, nb = 0, c = a, nc = 0): void {
+    const weight = this.inUnits(logGates) * links;
+    const ofA = this.#symmetric(a, na);
+    const ofB = this.#symmetric(b, nb);
+    const ofC = this.#symmetric(c, nc);
+    this.#taking[na - 1]![a]! += weight * ofB * ofC;
+    if (nb > 0) this.#taking[nb - 1]![b]! += weight * ofA * ofC;
+    if (nc > 0) this.#taking[nc - 1]![c]! += weight * ofA * ofB;
+    const mass = weight * ofA * ofB * ofC;
+    this.total += mass;
+    if (this.#groups[a]!.silent && this.#groups[b]!.silent && this.#groups[c]!.silent) this.silentOnly += mass;
+  }
+
+  /** The elementary symmetric polynomial of the weights in a group: 1, e₁, e₂ or e₃. */
+  #symmetric(g: number, n: number): number {
+    const { one, two, three } = this.#groups[g]!;
+    return n === 0 ? 1 : n === 1 ? one : n === 2 ? two : three;
+  }
+
+  /** Weight of all sets that hold each candidate. @param own - weights of the candidates */
+  ofEach(own: ArrayLike<number>): Float64Array {
+    const masses = new Float64Array(own.length);
+    this.#groups.forEach(({ members, one, two }, g) => {
+      const [A, B, C] = this.#taking.map((list) => list[g]!) as [number, number, number];
+      for (const i of members) {
+        const w = own[i]!;
+        const others = one - w;
+        masses[i] = w * (A + others * B + (two - w * others) * C);
+      }
+    });
+    return masses;
+  }
 }
 
 /** Weight of a set of causes, with every set of silent ones that fits beside it. */

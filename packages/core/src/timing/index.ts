@@ -12,6 +12,8 @@ export { hoursFromRows } from './weatherRows.js';
 export type { CellFault, WeatherFault, WeatherRow } from './weatherRows.js';
 export { weatherDays } from './weatherDays.js';
 export type { WeatherDay } from './weatherDays.js';
+export { seasonWeather } from './seasonWeather.js';
+export type { SeasonWeather } from './seasonWeather.js';
 export { recentWeather } from './recentWeather.js';
 export { sprayWindows, usualSprayLimits } from './sprayWindows.js';
 export type { SprayLimits, SprayWindow } from './sprayWindows.js';

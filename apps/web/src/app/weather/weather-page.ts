@@ -12,6 +12,7 @@ import { Records } from '../gardens/records';
 import { firstLetters } from '../shared/first-letters';
 import { dayWord, instantWord } from '../shared/days';
 import { GardenWeather } from './garden-weather';
+import { SeasonWeatherPanel } from './season-weather';
 import { WeatherRibbon } from './weather-ribbon';
 
 const mostBytes = 30_000_000;
@@ -21,7 +22,7 @@ const hoursInCall = 2000;
 /** Where the garden's weather comes from: its station, and files. */
 @Component({
   selector: 'fn-weather-page',
-  imports: [RouterLink, MatButtonModule, WeatherRibbon],
+  imports: [RouterLink, MatButtonModule, SeasonWeatherPanel, WeatherRibbon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './weather-page.scss',
   templateUrl: './weather-page.html',
