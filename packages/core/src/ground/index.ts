@@ -5,7 +5,7 @@ export { layOutIn, layOutUndrawn } from './layOut.js';
 
 // The round
 export { planScoutingRound, youngDays } from './scoutingRound.js';
-export type { RecentWeather, RoundReason, RoundStop, ToWalk } from './scoutingRound.js';
+export type { FirstSight, RecentWeather, RoundReason, RoundStop, ToWalk } from './scoutingRound.js';
 export { walkingOrder, walkLength } from './walkingOrder.js';
 export type { WalkStop } from './walkingOrder.js';
 

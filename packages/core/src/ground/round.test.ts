@@ -16,7 +16,7 @@ const leeks: ToWalk = {
   sick: false,
   quarantineLookOn: null,
   risk: 0.2,
-  feared: 'Leek moth',
+  feared: 'leek-moth',
   firstSights: [],
 };
 const stopOf = (change: Partial<ToWalk>, weather?: Parameters<typeof planScoutingRound>[2]) =>
@@ -44,7 +44,7 @@ describe('when a planting wants a look', () => {
   });
 
   test("sooner near last year's first sight, from two weeks before to one after", () => {
-    const sight = (on: string) => stopOf({ firstSights: [{ on, name: 'Leek moth' }] }).why.some(({ code }) => code === 'last-year');
+    const sight = (on: string) => stopOf({ firstSights: [{ on, conditions: ['leek-moth'] }] }).why.some(({ code }) => code === 'last-year');
     expect([sight('2025-08-01'), sight('2025-08-02'), sight('2025-07-11'), sight('2025-07-10')]).toEqual([true, false, true, false]);
     expect(sight('2026-07-18')).toBe(false); // this year's own sight is no memory
   });

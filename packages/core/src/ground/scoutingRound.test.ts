@@ -21,8 +21,10 @@ const planting = (id: number): fc.Arbitrary<ToWalk> =>
     sick: fc.boolean(),
     quarantineLookOn: dayOrNull(20),
     risk: fc.double({ min: 0, max: 1, noNaN: true }),
-    feared: fc.constantFrom(null, 'Slugs'),
-    firstSights: fc.array(fc.record({ on: fc.integer({ min: 200, max: 800 }).map(day), name: fc.constant('Rust') }), { maxLength: 2 }),
+    feared: fc.constantFrom(null, 'slugs'),
+    firstSights: fc.array(fc.record({ on: fc.integer({ min: 200, max: 800 }).map(day), conditions: fc.constant(['rust']) }), {
+      maxLength: 2,
+    }),
   });
 const garden = fc.integer({ min: 0, max: 12 }).chain((count) => fc.tuple(...Array.from({ length: count }, (_, i) => planting(i))));
 const weather = fc.option(fc.record({ wetHours: fc.integer({ min: 0, max: 72 }), maxC: fc.integer({ min: -5, max: 40 }) }), {

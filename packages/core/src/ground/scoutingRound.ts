@@ -20,10 +20,15 @@ export interface ToWalk {
   readonly quarantineLookOn: string | null;
   /** chance of any trouble on this host in this month, 0 to 1 */
   readonly risk: number;
-  /** what is feared most here now, by name */
+  /** the condition that is feared most here now */
   readonly feared: string | null;
-  /** first sights on this host in earlier years: day and name of what it was */
-  readonly firstSights: readonly { readonly on: string; readonly name: string }[];
+  /** first sights on this host in earlier years: day, and the conditions that it was taken for */
+  readonly firstSights: readonly FirstSight[];
+}
+
+export interface FirstSight {
+  readonly on: string;
+  readonly conditions: readonly string[];
 }
 
 /** Weather of the last days as far as it hastens trouble. */
@@ -34,10 +39,14 @@ export interface RecentWeather {
   readonly maxC: number;
 }
 
-export interface RoundReason {
-  readonly code: 'case' | 'quarantine' | 'never-looked' | 'long-ago' | 'young' | 'last-year' | 'risk' | 'wet' | 'hot';
-  readonly text: string;
-}
+/** Why a planting wants a look, with what it rests on. */
+export type RoundReason =
+  | { readonly code: 'case' | 'quarantine' | 'never-looked' }
+  | { readonly code: 'long-ago' | 'young'; readonly days: number }
+  | { readonly code: 'last-year'; readonly sight: FirstSight }
+  | { readonly code: 'risk'; readonly feared: string | null }
+  | { readonly code: 'wet'; readonly hours: number }
+  | { readonly code: 'hot'; readonly maxC: number };
 
 /** A planting with the day on which it wants a look, and why. */
 export interface RoundStop {
@@ -54,7 +63,6 @@ const highRisk = 0.3;
 const lowRisk = 0.15;
 const wetSpell = 24;
 const hotDay = 30;
-const dayWords = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 // A first sight of an earlier year warns from two weeks before its day until one week after it.
 const [warnBefore, warnAfter] = [14, 7];
 
@@ -85,43 +93,36 @@ function turnOf({ plantedOn, sick, catching, quarantineLookOn }: ToWalk, today: 
 function stopFor(planting: ToWalk, today: string, weather: RecentWeather | undefined): RoundStop {
   const why: RoundReason[] = [];
   let days = usualDays;
-  const hasten = (factor: number, code: RoundReason['code'], text: string) => {
+  const hasten = (factor: number, reason: RoundReason) => {
     days *= factor;
-    why.push({ code, text });
+    why.push(reason);
   };
   const age = daysBetween(planting.plantedOn, today);
-  if (age < youngDays)
-    hasten(
-      0.6,
-      'young',
-      `Planted ${age === 0 ? 'today' : `${age} ${age === 1 ? 'day' : 'days'} ago`}: young plants have nothing to spare.`,
-    );
+  if (age < youngDays) hasten(0.6, { code: 'young', days: age });
   const sight = planting.firstSights.find(({ on }) => inWarning(on, today));
-  if (sight) hasten(0.5, 'last-year', `${sight.name}: first seen here on ${dayWords.format(new Date(`${sight.on}T00:00:00Z`))}.`);
-  if (planting.risk >= highRisk)
-    hasten(0.7, 'risk', planting.feared ? `In season: ${planting.feared.toLowerCase()}, and more.` : 'Much is in season.');
+  if (sight) hasten(0.5, { code: 'last-year', sight });
+  if (planting.risk >= highRisk) hasten(0.7, { code: 'risk', feared: planting.feared });
   else if (planting.risk <= lowRisk && !planting.sick) days *= 2;
-  if (weather && !planting.sheltered && weather.wetHours >= wetSpell)
-    hasten(0.7, 'wet', `Leaves were wet for ${Math.round(weather.wetHours)} hours in three days.`);
-  if (weather && weather.maxC >= hotDay) hasten(0.8, 'hot', `It was ${Math.round(weather.maxC)} °C: mites and thrips hurry.`);
+  if (weather && !planting.sheltered && weather.wetHours >= wetSpell) hasten(0.7, { code: 'wet', hours: weather.wetHours });
+  if (weather && weather.maxC >= hotDay) hasten(0.8, { code: 'hot', maxC: weather.maxC });
 
   const dates: string[] = [];
   if (planting.lastLookOn) {
     const since = daysBetween(planting.lastLookOn, today);
     dates.push(addDays(planting.lastLookOn, Math.max(1, Math.round(days))));
-    if (since >= usualDays) why.push({ code: 'long-ago', text: `Last looked at ${since} days ago.` });
+    if (since >= usualDays) why.push({ code: 'long-ago', days: since });
   } else {
     dates.push(today);
-    why.push({ code: 'never-looked', text: 'Not looked at yet.' });
+    why.push({ code: 'never-looked' });
   }
   // A look since the day that the case asked for was that look.
   if (planting.caseLookOn && !(planting.lastLookOn && planting.lastLookOn >= planting.caseLookOn)) {
     dates.push(planting.caseLookOn);
-    if (planting.caseLookOn <= today) why.unshift({ code: 'case', text: 'An open case wants its look.' });
+    if (planting.caseLookOn <= today) why.unshift({ code: 'case' });
   }
   if (planting.quarantineLookOn) {
     dates.push(planting.quarantineLookOn);
-    why.unshift({ code: 'quarantine', text: 'Held apart: a clean look brings it nearer to the others.' });
+    why.unshift({ code: 'quarantine' });
   }
   // Seen today is seen.
   const earliest = dates.sort()[0]!;

@@ -50,7 +50,6 @@ export interface RoundRecords<P extends RoundPlanting = RoundPlanting> {
 export interface RoundKnowledge<P extends RoundPlanting = RoundPlanting> {
   readonly riskOf: (planting: P) => { readonly risk: number; readonly feared: string | null };
   readonly catching: (condition: string) => boolean;
-  readonly conditionName: (condition: string) => string;
   readonly at: (planting: string) => Point | null;
 }
 
@@ -90,7 +89,7 @@ export function toWalk<P extends RoundPlanting>(records: RoundRecords<P>, knowle
         ...knowledge.riskOf(planting),
         firstSights: (sightsOn.get(planting.host) ?? []).map(({ openedOn, conditions }) => ({
           on: openedOn,
-          name: conditions.map(knowledge.conditionName).join(' and ') || 'Something',
+          conditions,
         })),
       };
     });

@@ -19,7 +19,6 @@ const records: RoundRecords = { ...gardenNow, caseLines: [], stops: [], today, t
 const knowledge: RoundKnowledge = {
   riskOf: () => ({ risk: 0.3, feared: 'Leek moth' }),
   catching: (condition) => condition === 'leek-rust',
-  conditionName: (condition) => condition,
   at: () => ({ x: 1, y: 2 }),
 };
 

@@ -2,7 +2,7 @@ import { computed, effect, inject, Injectable, signal, untracked } from '@angula
 import type { ScoutingRound, Stop } from '@field-nurse/contract';
 import type { LookPlan } from '@field-nurse/core/diagnosis';
 import { planScoutingRound, toWalk } from '@field-nurse/core/ground';
-import type { RoundStop } from '@field-nurse/core/ground';
+import type { RoundReason, RoundStop } from '@field-nurse/core/ground';
 import { Calc } from '../calc/calc';
 import type { LookPlace } from '../calc/calc.worker';
 import { Garden } from '../gardens/garden';
@@ -11,6 +11,7 @@ import { Records } from '../gardens/records';
 import { middleOf, planShapes } from '../gardens/plan-shapes';
 import { Library } from '../library/library';
 import { GardenWeather } from '../weather/garden-weather';
+import { roundReasonWord } from './round-words';
 
 const spreading = new Set(['insect', 'mite', 'mollusc', 'fungus', 'oomycete', 'bacterium', 'virus', 'nematode']);
 
@@ -51,7 +52,6 @@ export class Scouting {
         {
           riskOf: (planting) => this.#riskOf(planting),
           catching: (condition) => spreading.has(this.#library.conditions().get(condition)?.kind ?? ''),
-          conditionName: this.#library.conditionName,
           at: (id) => middleOf(this.shapes(), id),
         },
       ),
@@ -76,6 +76,14 @@ export class Scouting {
       if (missing.length > 0) void this.#learn(missing);
     });
   }
+
+  /** a reason in a sentence */
+  word = (reason: RoundReason): string =>
+    roundReasonWord(reason, {
+      today: this.#garden.today(),
+      system: this.#garden.summary().units,
+      conditionName: this.#library.conditionName,
+    });
 
   round = (id: string): ScoutingRound | undefined => this.#garden.scoutingRounds().find((one) => one.id === id);
   stopsOf = (roundId: string): Stop[] => this.#garden.stops().filter((stop) => stop.roundId === roundId);
@@ -106,8 +114,7 @@ export class Scouting {
 
   #riskOf(planting: Planting): { risk: number; feared: string | null } {
     const plan = this.whereToLook(planting);
-    const first = plan?.feared[0]?.condition;
-    return { risk: plan?.risk ?? 0.2, feared: first ? this.#library.conditionName(first) : null };
+    return { risk: plan?.risk ?? 0.2, feared: plan?.feared[0]?.condition ?? null };
   }
 
   async #learn(places: readonly LookPlace[]): Promise<void> {

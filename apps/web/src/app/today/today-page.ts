@@ -52,7 +52,11 @@ export class TodayPage {
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks */
   protected readonly warnings = computed(() =>
-    this.book.stops().flatMap(({ id, why }) => why.filter(({ code }) => code === 'last-year').map(({ text }) => ({ planting: id, text }))),
+    this.book
+      .stops()
+      .flatMap(({ id, why }) =>
+        why.filter(({ code }) => code === 'last-year').map((reason) => ({ planting: id, text: this.book.word(reason) })),
+      ),
   );
   protected readonly traps = computed(() =>
     this.garden.traps().flatMap((trap) => {
