@@ -3,6 +3,7 @@ import type { Written } from '@field-nurse/contract';
 import { dayAt } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
 import type Router from '@koa/router';
+import { deepEqual } from 'fast-equals';
 import { eq } from 'drizzle-orm';
 import { ApiError, invalidField } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
@@ -81,10 +82,7 @@ function refuseFuture(value: Sample, today: string): void {
 }
 
 const isSameSample = (before: SampleRow, { caseId, clinic, material, testFor }: Sample) =>
-  before.caseId === caseId &&
-  before.clinic === clinic &&
-  before.material === material &&
-  JSON.stringify(before.testFor) === JSON.stringify(testFor);
+  before.caseId === caseId && before.clinic === clinic && before.material === material && deepEqual(before.testFor, testFor);
 
 /** The clinic must be there, and have a test for each kind of trouble. */
 async function requireOffered({ clinics }: Deps, library: Library, { clinic, testFor }: Sample & { clinic: string }): Promise<void> {

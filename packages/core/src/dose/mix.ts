@@ -1,5 +1,6 @@
-import { add, compare, dimensionOf, divide, floor, fromBase, inBase, multiply, rational, subtract, unitTable } from '../units/index.js';
-import type { Quantity, Rational, UnitName } from '../units/index.js';
+import Fraction from 'fraction.js';
+import { dimensionOf, fromBase, inBase, unitTable } from '../units/index.js';
+import type { Quantity, UnitName } from '../units/index.js';
 import { rateLine } from '../label/index.js';
 import { inSpoons } from './spoons.js';
 import type { SpoonMeasure, SpoonSet } from './spoons.js';
@@ -86,11 +87,9 @@ function computeMix(question: MixQuestion): Mix {
   const { product, water } = amounts(question, wanted);
   const massOrVolume = productDimension(question.rate);
   const unit = unitFor(massOrVolume, question.spoons);
-  const limitRatio = question.labelMax ? divide(inBase(question.labelMax), rateBase(question.rate)) : undefined;
-  const spoonsOf = (base: Rational) =>
-    question.spoons && massOrVolume === 'volume'
-      ? (inSpoons(base, question.spoons, limitRatio && multiply(base, limitRatio)) ?? null)
-      : null;
+  const limitRatio = question.labelMax ? inBase(question.labelMax).div(rateBase(question.rate)) : undefined;
+  const spoonsOf = (base: Fraction) =>
+    question.spoons && massOrVolume === 'volume' ? (inSpoons(base, question.spoons, limitRatio && base.mul(limitRatio)) ?? null) : null;
   const fills = splitIntoFills(product, water, question.sprayer).map((fill) => ({
     water: fromBase(fill.water, 'l'),
     product: fromBase(fill.product, unit),
@@ -114,7 +113,7 @@ function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
   refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
 }
 
-function wantedVolume({ make, treat }: MixQuestion): Rational | undefined {
+function wantedVolume({ make, treat }: MixQuestion): Fraction | undefined {
   if (make) {
     requireDimension(make, 'volume', 'The amount to make');
     return inBase(make);
@@ -124,42 +123,41 @@ function wantedVolume({ make, treat }: MixQuestion): Rational | undefined {
   if (treat.coverage.per === 'plant')
     return treat.plants === undefined
       ? refuse('nothing-to-treat', 'Say how many plants are to be treated.')
-      : multiply(inBase(treat.coverage), inBase({ amount: treat.plants, unit: 'ml' }));
+      : inBase(treat.coverage).mul(treat.plants);
   if (!treat.area) return refuse('nothing-to-treat', 'Say how large the area is.');
   requireDimension(treat.area, 'area', 'The area');
   const per = unitTable[treat.coverage.per as UnitName];
   if (per?.dimension !== 'area') return refuse('rate-per', `Coverage is per plant or per unit of area, not per ${treat.coverage.per}.`);
-  return multiply(inBase(treat.coverage), divide(inBase(treat.area), per.inBase));
+  return inBase(treat.coverage).mul(inBase(treat.area)).div(per.inBase);
 }
 
-function amounts({ rate, treat }: MixQuestion, wanted: Rational | undefined): { product: Rational; water: Rational } {
-  const zero = rational(0n);
+function amounts({ rate, treat }: MixQuestion, wanted: Fraction | undefined): { product: Fraction; water: Fraction } {
   const perDimension = rate.per && dimensionOf(rate.per.unit);
   if (perDimension === 'area') {
     if (!treat?.area) return refuse('nothing-to-treat', 'Say how large the area is.');
     requireDimension(treat.area, 'area', 'The area');
-    return { product: multiply(rateBase(rate), inBase(treat.area)), water: wanted ?? zero };
+    return { product: rateBase(rate).mul(inBase(treat.area)), water: wanted ?? new Fraction(0) };
   }
   if (!wanted)
     return refuse('nothing-to-treat', 'Say how much to make, or how many plants or how much area to treat and how much each takes.');
   const share = rateBase(rate);
-  if (dimensionOf(rate.unit) !== 'share') return { product: multiply(share, wanted), water: wanted };
-  const product = multiply(share, wanted);
-  const water = subtract(wanted, product);
-  return compare(water, zero) <= 0 ? refuse('above-whole', 'The share of product must be below the whole.') : { product, water };
+  if (dimensionOf(rate.unit) !== 'share') return { product: share.mul(wanted), water: wanted };
+  const product = share.mul(wanted);
+  const water = wanted.sub(product);
+  return water.lte(0) ? refuse('above-whole', 'The share of product must be below the whole.') : { product, water };
 }
 
 /** Product in base units for one base unit of what it is counted per (water, finished mix, or area). */
-function rateBase({ amount, unit, per }: Rate): Rational {
+function rateBase({ amount, unit, per }: Rate): Fraction {
   const own = inBase({ amount, unit });
   if (unit === 'parts') {
     if (per?.unit !== 'parts') return refuse('rate-per', 'Parts need a counterpart: 1 part to 9 parts.');
-    return divide(own, add(own, inBase(per)));
+    return own.div(own.add(inBase(per)));
   }
   if (dimensionOf(unit) === 'share' || dimensionOf(unit) === 'weight-share') return own;
   if (!per || !['volume', 'area'].includes(dimensionOf(per.unit)))
     return refuse('rate-per', 'A rate is so much per volume of water or per area.');
-  return divide(own, inBase(per));
+  return own.div(inBase(per));
 }
 
 function productDimension({ unit }: Rate): 'volume' | 'mass' {
@@ -174,16 +172,16 @@ function unitFor(dimension: 'volume' | 'mass', spoons: SpoonSet | undefined): Un
   return spoons === 'us' ? 'tsp-us' : 'ml';
 }
 
-function splitIntoFills(product: Rational, water: Rational, sprayer: Quantity | undefined): { product: Rational; water: Rational }[] {
-  if (!sprayer || water.n === 0n) return [{ product, water }];
+function splitIntoFills(product: Fraction, water: Fraction, sprayer: Quantity | undefined): { product: Fraction; water: Fraction }[] {
+  if (!sprayer || water.equals(0)) return [{ product, water }];
   requireDimension(sprayer, 'volume', 'The sprayer');
   const tank = inBase(sprayer);
-  const full = floor(divide(water, tank));
-  if (full > 500n) return refuse('nothing-to-treat', 'More than 500 fills: choose a larger sprayer or less to make.');
-  const share = (part: Rational) => ({ water: part, product: multiply(product, divide(part, water)) });
-  const fills = Array.from({ length: Number(full) }, () => share(tank));
-  const rest = subtract(water, multiply(rational(full), tank));
-  return rest.n > 0n ? [...fills, share(rest)] : fills;
+  const full = water.div(tank).floor().valueOf();
+  if (full > 500) return refuse('nothing-to-treat', 'More than 500 fills: choose a larger sprayer or less to make.');
+  const share = (part: Fraction) => ({ water: part, product: product.mul(part).div(water) });
+  const fills = Array.from({ length: full }, () => share(tank));
+  const rest = water.mod(tank);
+  return rest.gt(0) ? [...fills, share(rest)] : fills;
 }
 
 function alertsFor(fills: readonly Fill[], dimension: 'volume' | 'mass', spoons: SpoonSet | undefined): Mix['alerts'] {

@@ -1,5 +1,6 @@
-import { compare, divide, floor, fromDecimal, multiply, rational, subtract, toNumber, unitTable } from '../units/index.js';
-import type { Rational, UnitName } from '../units/index.js';
+import Fraction from 'fraction.js';
+import { unitTable } from '../units/index.js';
+import type { UnitName } from '../units/index.js';
 
 export type SpoonSet = 'us' | 'metric';
 
@@ -14,27 +15,27 @@ interface Spoon {
   readonly name: string;
   readonly plural: string;
   readonly unit: UnitName;
-  readonly share: Rational;
+  readonly share: Fraction;
 }
 
-const spoon = (name: string, plural: string, unit: UnitName, share: Rational): Spoon => ({ name, plural, unit, share });
-const half = rational(1n, 2n);
-const quarter = rational(1n, 4n);
-const eighth = rational(1n, 8n);
+const spoon = (name: string, plural: string, unit: UnitName, share: Fraction): Spoon => ({ name, plural, unit, share });
+const half = new Fraction(1n, 2n);
+const quarter = new Fraction(1n, 4n);
+const eighth = new Fraction(1n, 8n);
 
 const sets: Readonly<Record<SpoonSet, readonly Spoon[]>> = {
   us: [
-    spoon('cup', 'cups', 'cup-us', rational(1n)),
-    spoon('tablespoon', 'tablespoons', 'tbsp-us', rational(1n)),
-    spoon('teaspoon', 'teaspoons', 'tsp-us', rational(1n)),
+    spoon('cup', 'cups', 'cup-us', new Fraction(1n)),
+    spoon('tablespoon', 'tablespoons', 'tbsp-us', new Fraction(1n)),
+    spoon('teaspoon', 'teaspoons', 'tsp-us', new Fraction(1n)),
     spoon('½ teaspoon', '½ teaspoons', 'tsp-us', half),
     spoon('¼ teaspoon', '¼ teaspoons', 'tsp-us', quarter),
     spoon('⅛ teaspoon', '⅛ teaspoons', 'tsp-us', eighth),
   ],
   metric: [
-    spoon('cup (250 ml)', 'cups (250 ml)', 'cup-metric', rational(1n)),
-    spoon('tablespoon (15 ml)', 'tablespoons (15 ml)', 'tbsp-metric', rational(1n)),
-    spoon('teaspoon (5 ml)', 'teaspoons (5 ml)', 'tsp-metric', rational(1n)),
+    spoon('cup (250 ml)', 'cups (250 ml)', 'cup-metric', new Fraction(1n)),
+    spoon('tablespoon (15 ml)', 'tablespoons (15 ml)', 'tbsp-metric', new Fraction(1n)),
+    spoon('teaspoon (5 ml)', 'teaspoons (5 ml)', 'tsp-metric', new Fraction(1n)),
     spoon('½ teaspoon', '½ teaspoons', 'tsp-metric', half),
     spoon('¼ teaspoon', '¼ teaspoons', 'tsp-metric', quarter),
     spoon('⅛ teaspoon', '⅛ teaspoons', 'tsp-metric', eighth),
@@ -51,33 +52,30 @@ const sets: Readonly<Record<SpoonSet, readonly Spoon[]>> = {
  * @param limitMl - label maximum for the same water, ml
  * @returns the measure; `undefined` when the amount is less than an eighth of a teaspoon and rounding up is not allowed
  * @example
- * inSpoons(rational(20n), 'metric') // => { text: '1 tablespoon (15 ml) + 1 teaspoon (5 ml)', errorPercent: 0 }
+ * inSpoons(new Fraction(20), 'metric') // => { text: '1 tablespoon (15 ml) + 1 teaspoon (5 ml)', errorPercent: 0 }
  */
-export function inSpoons(volumeMl: Rational, set: SpoonSet, limitMl?: Rational): SpoonMeasure | undefined {
+export function inSpoons(volumeMl: Fraction, set: SpoonSet, limitMl?: Fraction): SpoonMeasure | undefined {
   const eighthMl = spoonMl(sets[set].at(-1)!);
-  const exact = divide(volumeMl, eighthMl);
-  let count = floor(exact);
-  const up = multiply(rational(count + 1n), eighthMl);
-  const nearerUp = compare(subtract(exact, rational(count)), half) >= 0;
-  if (nearerUp && (!limitMl || compare(up, limitMl) <= 0)) count += 1n;
-  if (count === 0n) return undefined;
-  const measured = multiply(rational(count), eighthMl);
-  return {
-    text: inWords(measured, sets[set]),
-    errorPercent: toNumber(multiply(divide(subtract(measured, volumeMl), volumeMl), fromDecimal(100))),
-  };
+  const exact = volumeMl.div(eighthMl);
+  const down = exact.floor();
+  const up = down.add(1);
+  const nearerUp = exact.sub(down).gte(half);
+  const count = nearerUp && (!limitMl || up.mul(eighthMl).lte(limitMl)) ? up : down;
+  if (count.equals(0)) return undefined;
+  const measured = count.mul(eighthMl);
+  return { text: inWords(measured, sets[set]), errorPercent: measured.sub(volumeMl).div(volumeMl).mul(100).valueOf() };
 }
 
-const spoonMl = ({ unit, share }: Spoon): Rational => multiply(unitTable[unit].inBase, share);
+const spoonMl = ({ unit, share }: Spoon): Fraction => unitTable[unit].inBase.mul(share);
 
-function inWords(volumeMl: Rational, spoons: readonly Spoon[]): string {
+function inWords(volumeMl: Fraction, spoons: readonly Spoon[]): string {
   const words: string[] = [];
   let left = volumeMl;
   for (const one of spoons) {
     const size = spoonMl(one);
-    const count = floor(divide(left, size));
+    const count = left.div(size).floor().n;
     if (count > 0n) words.push(count === 1n && /^[½¼⅛]/.test(one.name) ? one.name : `${count} ${count === 1n ? one.name : one.plural}`);
-    left = subtract(left, multiply(rational(count), size));
+    left = left.mod(size);
   }
   return words.join(' + ');
 }

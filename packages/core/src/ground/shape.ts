@@ -1,3 +1,5 @@
+import { polygonArea, polygonCentroid, polygonContains } from 'd3-polygon';
+
 /** A point on the ground plan, metres: x to the right, y downward. */
 export interface Point {
   readonly x: number;
@@ -70,50 +72,35 @@ export function boundsOf(shape: PlanShape): Bounds {
 /**
  * Area, square metres.
  *
- * Source for outlines: the surveyor's formula, Braden (1986), College Mathematics Journal 17:326–337.
- *
  * @example
  * planArea({ kind: 'rectangle', x: 0, y: 0, width: 12, depth: 1.2, turn: 30 }) // => 14.4
  */
 export function planArea(shape: PlanShape): number {
   if (shape.kind === 'rectangle') return shape.width * shape.depth;
   if (shape.kind === 'circle') return Math.PI * shape.radius ** 2;
-  return Math.abs(crossSum(shape.points)) / 2;
+  return Math.abs(polygonArea(ringOf(shape.points)));
 }
 
 /** The middle: that of the area, or of the corners where an outline crosses itself into nothing. */
 export function centreOf(shape: PlanShape): Point {
   if (shape.kind !== 'outline') return { x: shape.x, y: shape.y };
-  const sum = crossSum(shape.points);
-  const n = shape.points.length;
-  if (Math.abs(sum) < 1e-9)
-    return { x: shape.points.reduce((so, [x]) => so + x, 0) / n, y: shape.points.reduce((so, [, y]) => so + y, 0) / n };
-  let [x, y] = [0, 0];
-  shape.points.forEach(([x0, y0], i) => {
-    const [x1, y1] = shape.points[(i + 1) % n]!;
-    const cross = x0 * y1 - x1 * y0;
-    x += (x0 + x1) * cross;
-    y += (y0 + y1) * cross;
-  });
-  return { x: x / (3 * sum), y: y / (3 * sum) };
+  const ring = ringOf(shape.points);
+  const isFlat = Math.abs(polygonArea(ring)) < 1e-9;
+  const [x, y]: [number, number] = isFlat ? [meanOf(ring.map(([x]) => x)), meanOf(ring.map(([, y]) => y))] : polygonCentroid(ring);
+  return { x, y };
 }
 
-const crossSum = (points: Outline['points']) =>
-  points.reduce((sum, [x0, y0], i) => {
-    const [x1, y1] = points[(i + 1) % points.length]!;
-    return sum + x0 * y1 - x1 * y0;
-  }, 0);
+const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+type Ring = [number, number][];
+const ringOf = (points: readonly (readonly [number, number])[]): Ring => points.map(([x, y]) => [x, y]);
 
-/** Whether a point lies inside. Source: Shimrat (1962), Communications of the ACM 5:434 (even-odd rule). */
+/** Whether a point lies inside; where an outline crosses itself, by the even-odd rule. */
 export function containsPoint(shape: PlanShape, { x, y }: Point): boolean {
   if (shape.kind === 'circle') return Math.hypot(x - shape.x, y - shape.y) <= shape.radius;
-  const points = corners(shape);
-  let inside = false;
-  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const [a, b] = [points[i]!, points[j]!];
-    if (a.y > y !== b.y > y && x < ((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
-  }
-  return inside;
+  return polygonContains(
+    corners(shape).map((corner): [number, number] => [corner.x, corner.y]),
+    [x, y],
+  );
 }
 
 /** The same shape elsewhere. */

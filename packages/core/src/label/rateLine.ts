@@ -1,4 +1,4 @@
-import { compare, dimensionOf, inBase } from '../units/index.js';
+import { dimensionOf, inBase } from '../units/index.js';
 import type { Quantity } from '../units/index.js';
 
 /**
@@ -14,5 +14,5 @@ import type { Quantity } from '../units/index.js';
 export function rateLine(rate: Quantity, labelMax: Quantity | undefined): 'kept' | 'broken' | 'other-kind' {
   if (!labelMax) return 'kept';
   if (dimensionOf(rate.unit) !== dimensionOf(labelMax.unit)) return 'other-kind';
-  return compare(inBase(rate), inBase(labelMax)) > 0 ? 'broken' : 'kept';
+  return inBase(rate).gt(inBase(labelMax)) ? 'broken' : 'kept';
 }

@@ -3,6 +3,9 @@
  *
  * Mulberry32: 32 bits of state, period 2³², good enough for drawings, sampling walks and generated test cases; not for secrets.
  *
+ * Kept, and not replaced by a package: what it draws is part of what was recorded (the plants that a stop named, the weather of the simulated
+ * station, the leaves that the gauge is held to), and another generator would draw otherwise from the same seeds.
+ *
  * Source: the public-domain mulberry32 generator (2017).
  *
  * @param seed - any number; its lowest 32 bits are used

@@ -1,5 +1,5 @@
-import { divide, fromDecimal, multiply, toNumber } from './rational.js';
-import type { Rational } from './rational.js';
+import type Fraction from 'fraction.js';
+import { fromDecimal } from './fromDecimal.js';
 import { unitTable } from './unitTable.js';
 import type { UnitName } from './unitTable.js';
 
@@ -14,20 +14,20 @@ export interface Quantity {
  *
  * @throws RangeError if the amount is not finite
  * @example
- * inBase({ amount: 2, unit: 'l' }) // => { n: 2000n, d: 1n } (ml)
+ * inBase({ amount: 2, unit: 'l' }) // => 2000 (ml)
  */
-export function inBase({ amount, unit }: Quantity): Rational {
-  return multiply(fromDecimal(amount), unitTable[unit].inBase);
+export function inBase({ amount, unit }: Quantity): Fraction {
+  return fromDecimal(amount).mul(unitTable[unit].inBase);
 }
 
 /**
  * A base-unit amount expressed in `unit`, rounded once, at the end.
  *
  * @example
- * fromBase(rational(3785411784n, 1000000n), 'gal-us') // => { amount: 1, unit: 'gal-us' }
+ * fromBase(fromDecimal(3785.411784), 'gal-us') // => { amount: 1, unit: 'gal-us' }
  */
-export function fromBase(base: Rational, unit: UnitName): Quantity {
-  return { amount: toNumber(divide(base, unitTable[unit].inBase)), unit };
+export function fromBase(base: Fraction, unit: UnitName): Quantity {
+  return { amount: base.div(unitTable[unit].inBase).valueOf(), unit };
 }
 
 /**

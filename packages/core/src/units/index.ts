@@ -1,6 +1,5 @@
 // Exact fractions
-export { add, compare, divide, floor, fromDecimal, multiply, rational, subtract, toNumber } from './rational.js';
-export type { Rational } from './rational.js';
+export { fromDecimal } from './fromDecimal.js';
 
 // Units
 export { dimensionOf, unitNames, unitTable } from './unitTable.js';

@@ -1,12 +1,12 @@
-import { divide, fromDecimal, rational } from './rational.js';
-import type { Rational } from './rational.js';
+import Fraction from 'fraction.js';
+import { fromDecimal } from './fromDecimal.js';
 
 export type Dimension = 'volume' | 'mass' | 'area' | 'length' | 'share' | 'weight-share';
 
 export interface Unit {
   readonly dimension: Dimension;
   /** how many base units one of these is: ml, g, m2, m, parts of one (v/v), grams per millilitre */
-  readonly inBase: Rational;
+  readonly inBase: Fraction;
 }
 
 // One US gallon is 231 cubic inches of 2.54 cm: 3785.411784 ml exactly (NIST Handbook 44, appendix C).
@@ -15,13 +15,13 @@ const gallonUs = fromDecimal(3785.411784);
 const gallonImperial = fromDecimal(4546.09);
 // One avoirdupois pound is 453.59237 g exactly (international agreement of 1959).
 const pound = fromDecimal(453.59237);
-const part = (whole: Rational, count: bigint) => divide(whole, rational(count));
-const unit = (dimension: Dimension, inBase: Rational): Unit => ({ dimension, inBase });
+const part = (whole: Fraction, count: bigint) => whole.div(count);
+const unit = (dimension: Dimension, inBase: Fraction): Unit => ({ dimension, inBase });
 
 /** Every unit name that the application knows, with its exact size. */
 export const unitTable = {
-  ml: unit('volume', rational(1n)),
-  l: unit('volume', rational(1000n)),
+  ml: unit('volume', new Fraction(1n)),
+  l: unit('volume', new Fraction(1000n)),
   'tsp-us': unit('volume', part(gallonUs, 768n)),
   'tbsp-us': unit('volume', part(gallonUs, 256n)),
   'floz-us': unit('volume', part(gallonUs, 128n)),
@@ -29,26 +29,26 @@ export const unitTable = {
   'pt-us': unit('volume', part(gallonUs, 8n)),
   'qt-us': unit('volume', part(gallonUs, 4n)),
   'gal-us': unit('volume', gallonUs),
-  'tsp-metric': unit('volume', rational(5n)),
-  'tbsp-metric': unit('volume', rational(15n)),
-  'cup-metric': unit('volume', rational(250n)),
+  'tsp-metric': unit('volume', new Fraction(5n)),
+  'tbsp-metric': unit('volume', new Fraction(15n)),
+  'cup-metric': unit('volume', new Fraction(250n)),
   'floz-imp': unit('volume', part(gallonImperial, 160n)),
   'pt-imp': unit('volume', part(gallonImperial, 8n)),
   'gal-imp': unit('volume', gallonImperial),
-  g: unit('mass', rational(1n)),
-  kg: unit('mass', rational(1000n)),
+  g: unit('mass', new Fraction(1n)),
+  kg: unit('mass', new Fraction(1000n)),
   oz: unit('mass', part(pound, 16n)),
   lb: unit('mass', pound),
-  m2: unit('area', rational(1n)),
+  m2: unit('area', new Fraction(1n)),
   ft2: unit('area', fromDecimal(0.09290304)),
-  ha: unit('area', rational(10_000n)),
+  ha: unit('area', new Fraction(10_000n)),
   acre: unit('area', fromDecimal(4046.8564224)),
-  m: unit('length', rational(1n)),
+  m: unit('length', new Fraction(1n)),
   ft: unit('length', fromDecimal(0.3048)),
-  percent: unit('share', rational(1n, 100n)),
-  parts: unit('share', rational(1n)),
-  'percent-wv': unit('weight-share', rational(1n, 100n)),
-  ppm: unit('weight-share', rational(1n, 1_000_000n)),
+  percent: unit('share', new Fraction(1n, 100n)),
+  parts: unit('share', new Fraction(1n)),
+  'percent-wv': unit('weight-share', new Fraction(1n, 100n)),
+  ppm: unit('weight-share', new Fraction(1n, 1_000_000n)),
 } as const satisfies Record<string, Unit>;
 
 export type UnitName = keyof typeof unitTable;

@@ -7,7 +7,8 @@ import { Calc } from '../calc/calc';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
-import { keepLatest, sameQuestion } from '../shared/keep-latest';
+import { deepEqual } from 'fast-equals';
+import { keepLatest } from '../shared/keep-latest';
 import { GardenWeather } from '../weather/garden-weather';
 import type { Chip } from './case-findings';
 import { chipsOf, evidenceOf } from './case-findings';
@@ -71,7 +72,7 @@ export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): Case
         ...(cause && { asked: [cause] }),
       };
     },
-    { equal: sameQuestion },
+    { equal: deepEqual },
   );
   const differential = resource({ params: () => question(), loader: ({ params }) => calc.differential(params) });
   return {

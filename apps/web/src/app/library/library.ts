@@ -6,7 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { gardenFeature } from '../store/garden-state';
-import { sameQuestion } from '../shared/keep-latest';
+import { deepEqual } from 'fast-equals';
 
 type Loading =
   | { readonly status: 'waiting' }
@@ -22,7 +22,7 @@ export class Library {
   #request: Promise<LibraryIndex> | undefined;
 
   /** entries of the open garden's own that count */
-  readonly #own = computed(() => this.#ownEntries().filter(({ endedOn }) => !endedOn) as OwnEntryFacts[], { equal: sameQuestion });
+  readonly #own = computed(() => this.#ownEntries().filter(({ endedOn }) => !endedOn) as OwnEntryFacts[], { equal: deepEqual });
   /** the reference library as the open garden sees it */
   readonly index = computed(() => {
     const state = this.#loading();

@@ -1,3 +1,4 @@
+import { deepEqual } from 'fast-equals';
 import type { Fields } from './waiting';
 
 /** Two devices' changes to one record, brought together. */
@@ -31,4 +32,5 @@ export function merge(base: Fields | null, mine: Fields, theirs: Fields): Merged
   return { value, lost };
 }
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+/** What is not there and what is empty are alike. */
+const same = (a: unknown, b: unknown) => deepEqual(a ?? null, b ?? null);

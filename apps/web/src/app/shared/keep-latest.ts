@@ -17,6 +17,3 @@ export function keepLatest<T>(key: () => string, answer: () => T | undefined): S
   });
   return computed(() => kept().value);
 }
-
-/** Two questions that say the same are one: it is not asked again. */
-export const sameQuestion = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,6 +1,5 @@
 import { firstLetters } from './first-letters';
 import { dayWord, fromToday, instantWord, longDay } from './days';
-import { sameQuestion } from './keep-latest';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, toField } from './units';
 
 describe('days', () => {
@@ -48,11 +47,6 @@ describe('units', () => {
       amountWord({ amount: 0.12345, unit: 'tsp-us' }),
     ]).toEqual(['66.7 g', '1235 ml', '0.123 tsp']);
   });
-});
-
-test('two questions that say the same are one', () => {
-  expect(sameQuestion({ a: [1] }, { a: [1] })).toBe(true);
-  expect(sameQuestion({ a: [1] }, { a: [2] })).toBe(false);
 });
 
 test.each([

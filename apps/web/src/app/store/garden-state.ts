@@ -2,6 +2,7 @@ import type { GardenContents, GardenSummary, PastCase, SeasonContents, Stored, S
 import { createEntityAdapter } from '@ngrx/entity';
 import type { EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
+import { deepEqual } from 'fast-equals';
 import { isOvertaken } from './known-record';
 import type { KnownRecord } from './known-record';
 
@@ -103,15 +104,6 @@ const change = (
   records: { ...state.records, [subject]: update(state.records[subject]) },
 });
 
-/** Alike whatever the order of their fields: the database has its own. */
-const isSame = (a: unknown, b: unknown) => inOrder(a) === inOrder(b);
-const inOrder = (value: unknown): string =>
-  JSON.stringify(value, (_, one: unknown) =>
-    one && typeof one === 'object' && !Array.isArray(one)
-      ? Object.fromEntries(Object.entries(one).sort(([x], [y]) => (x < y ? -1 : 1)))
-      : one,
-  );
-
 /**
  * What comes again as it is known stays the very same: no form that is being filled in begins anew. Nor does an answer that was overtaken
  * on its way take back what was written since.
@@ -119,7 +111,7 @@ const inOrder = (value: unknown): string =>
 const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
   records.reduce((so, { subject, id, record }) => {
     const known = so.records[subject].entities[id];
-    if (record && (isOvertaken(known, record) || isSame(known, record))) return so;
+    if (record && (isOvertaken(known, record) || deepEqual(known, record))) return so;
     return change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all)));
   }, state);
 
@@ -154,7 +146,7 @@ export const gardenFeature = createFeature({
       withRecords(
         {
           ...state,
-          garden: isSame(state.garden, garden) ? state.garden : garden,
+          garden: deepEqual(state.garden, garden) ? state.garden : garden,
           asOf: null,
           // What could not be sought without signal is sought again.
           notFound: state.asOf ? [] : state.notFound,

@@ -6,7 +6,8 @@ import type { Planting } from '../gardens/plantings-now';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
-import { keepLatest, sameQuestion } from '../shared/keep-latest';
+import { deepEqual } from 'fast-equals';
+import { keepLatest } from '../shared/keep-latest';
 import { TodaysWeather } from './todays-weather';
 
 /** The options of one case, judged for today. */
@@ -38,7 +39,7 @@ export function caseOptions(id: Signal<string>): CaseOptions {
           })
         : undefined;
     },
-    { equal: sameQuestion },
+    { equal: deepEqual },
   );
   const answer = resource({ params: () => situation(), loader: ({ params }) => calc.options(params) });
   return {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { testKnowledge } from '../testKnowledge';
-import { correctTypo, editDistance } from './correctTypo';
+import { correctTypo } from './correctTypo';
 import { buildLexicon } from './lexicon';
 import { readText } from './readText';
 
@@ -101,7 +101,19 @@ test('any text is read without an error', () => {
 });
 
 test('slips worked by hand', () => {
-  expect([editDistance('rsut', 'rust'), editDistance('rust', 'dust'), editDistance('web', 'webs')]).toEqual([1, 1, 1]);
+  const known = new Set(['stippling', 'webbing', 'mildew']);
+  // A letter lost, two neighbours swapped, one changed, one added; two at once only in long words.
+  expect(['stipling', 'webbnig', 'mildaw', 'mildeww'].map((slip) => correctTypo(slip, known))).toEqual([
+    'stippling',
+    'webbing',
+    'mildew',
+    'mildew',
+  ]);
+  expect([correctTypo('stplingg', known), correctTypo('stiplingg', known), correctTypo('mldeww', known)]).toEqual([
+    undefined,
+    'stippling',
+    undefined,
+  ]);
   expect(correctTypo('rust', new Set(['dust']))).toBeUndefined();
 });
 
