@@ -6,12 +6,13 @@ import { Api } from '../api/api';
 import { Garden } from '../gardens/garden';
 import { dayWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
-import { measures } from '../shared/units';
+import { inGardenUnits, measures } from '../shared/units';
 import { seasonSentences } from './season-weather-words';
 
-const edge = { left: 40, right: 8, top: 10 };
+const edge = { left: 52, right: 8, top: 10 };
 const warmthHeight = 110;
-const rainHeight = 56;
+const rainHeight = 48;
+const gap = 14;
 // This much rain in a day fills the height; more is as high.
 const heavyRainMm = 30;
 const leastMonthWidth = 42;
@@ -26,7 +27,7 @@ const leastMonthWidth = 42;
     @if (days.value(); as list) {
       @if (sums().warmest) {
         <p class="told">{{ sentences().join(' ') }}</p>
-        <div (fnMeasuredWidth)="width.set($event)" fnMeasuredWidth>
+        <div class="measured" (fnMeasuredWidth)="width.set($event)" fnMeasuredWidth>
           <svg [attr.width]="width()" [attr.height]="height" role="img" [attr.aria-label]="sentences().join(' ')">
             @for (tick of drawn().ticks; track tick.y) {
               <line class="line" [class.frost]="tick.frost" [attr.x1]="left" [attr.x2]="width()" [attr.y1]="tick.y" [attr.y2]="tick.y" />
@@ -58,6 +59,7 @@ const leastMonthWidth = 42;
                 />
               }
             }
+            <text text-anchor="end" [attr.x]="left - 6" [attr.y]="ground - rainHeight + 4">{{ heavyRain() }}</text>
             <line class="base" [attr.x1]="left" [attr.x2]="width()" [attr.y1]="ground" [attr.y2]="ground" />
           </svg>
         </div>
@@ -78,9 +80,10 @@ export class SeasonWeatherPanel {
   readonly #api = inject(Api);
   readonly #garden = inject(Garden);
   protected readonly left = edge.left;
-  protected readonly ground = edge.top + warmthHeight + rainHeight;
+  protected readonly rainHeight = rainHeight;
+  protected readonly ground = edge.top + warmthHeight + gap + rainHeight;
   protected readonly height = this.ground + 20;
-  protected readonly width = signal(1100);
+  protected readonly width = signal(300);
   readonly #from = computed(() => seasonOf(this.#garden.today(), this.#garden.seasonStart()).from);
   protected readonly since = computed(() => dayWord(this.#from()));
   protected readonly days = resource({
@@ -90,13 +93,15 @@ export class SeasonWeatherPanel {
   protected readonly sums = computed(() => seasonWeather(this.days.value() ?? []));
   protected readonly sentences = computed(() => seasonSentences(this.sums(), this.#garden.summary().units));
 
+  protected readonly heavyRain = computed(() => inGardenUnits('rain', heavyRainMm, this.#garden.summary().units));
+
   protected readonly drawn = computed(() => {
     const list = this.days.value() ?? [];
     const { fromSi } = measures.temperature[this.#garden.summary().units];
     const x = scaleLinear([0, Math.max(list.length, 1)], [edge.left, this.width() - edge.right]);
     const lowest = Math.min(0, min(list, ({ minC }) => minC ?? Infinity) ?? 0);
     const highest = Math.max(10, max(list, ({ maxC }) => maxC ?? -Infinity) ?? 10);
-    const y = scaleLinear([fromSi(lowest), fromSi(highest)], [edge.top + warmthHeight, edge.top]).nice(4);
+    const y = scaleLinear([fromSi(lowest), fromSi(highest)], [edge.top + warmthHeight, edge.top]);
     const rain = scaleLinear([0, heavyRainMm], [0, rainHeight]).clamp(true);
     const width = Math.max(1, x(1) - x(0) - 1);
     return {
