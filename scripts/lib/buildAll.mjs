@@ -102,6 +102,12 @@ async function bundleServers() {
   });
   cpSync(join(server, 'db/migrations'), builtFiles.MIGRATIONS_FOLDER, { recursive: true });
   cpSync(join(root, 'packages/library/generated/index.json'), builtFiles.LIBRARY_FILE);
+  // The largest thing that a first visit fetches.
+  await pipeline(
+    createReadStream(builtFiles.LIBRARY_FILE),
+    createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_LGWIN]: 24 } }),
+    createWriteStream(`${builtFiles.LIBRARY_FILE}.br`),
+  );
 }
 
 async function precompress(folder) {

@@ -13,6 +13,8 @@ export interface Deps {
   readonly db: Db;
   readonly pool: Pool;
   readonly library: Library;
+  /** the library as JSON pressed by brotli, made by the build; none in tests of the API */
+  readonly pressedLibrary?: Buffer;
   readonly calculator: Calculator;
   readonly now: () => Date;
   readonly log: Logger;

@@ -38,6 +38,7 @@ const deps: Deps = {
   db: openDb(pool),
   pool,
   library: librarySchema.parse(JSON.parse(readFileSync(config.LIBRARY_FILE, 'utf8'))),
+  pressedLibrary: readFileSync(`${config.LIBRARY_FILE}.br`),
   calculator: pooledCalculator({
     workerFile: fileURLToPath(new URL('./calcWorker.mjs', import.meta.url)),
     libraryFile: config.LIBRARY_FILE,

@@ -1,6 +1,7 @@
 import type { GardenContents, GivenRole, Subject, Written } from '@field-nurse/contract';
-import { readLibrary } from '@field-nurse/library/files';
+import type { Library } from '@field-nurse/library';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
@@ -35,6 +36,10 @@ export async function emptyDatabase(): Promise<string> {
   return base.replace(/\/[^/]*$/, `/${name}`);
 }
 
+/** The library as the build compiles it: reading its own files takes seconds, for each file of tests. */
+export const compiledLibrary = (): Library =>
+  JSON.parse(readFileSync(join(import.meta.dirname, '../../../packages/library/generated/index.json'), 'utf8')) as Library;
+
 /** A server over a database of its own, on a free port. */
 export async function startTestServer({
   signInTries = 1000,
@@ -59,11 +64,11 @@ export async function startTestServer({
   stations?: Stations;
   clinics?: Clinics;
   calculator?: Calculator;
-} & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc'>> = {}) {
+} & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc' | 'pressedLibrary'>> = {}) {
   const url = given ?? (await emptyDatabase());
   await migrateDatabase(url, join(import.meta.dirname, 'db/migrations'));
   const pool = openPool(reachedBy ?? url, patience);
-  const library = readLibrary(join(import.meta.dirname, '../../../packages/library/data'));
+  const library = compiledLibrary();
   const letters: Mail[] = [];
   const app = createApp({
     db: openDb(pool),

@@ -1,5 +1,5 @@
 // The least that a page of this kind loads: Angular, a Material toolbar with a button and an icon, router, http, and an NgRx store with
-// effects, entities, router state and signals. The product's first transfer is measured against it.
+// effects, entities and signals. The product's first transfer is measured against it.
 import { HttpClient, provideHttpClient } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, inject, provideZonelessChangeDetection } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -9,7 +9,6 @@ import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, RouterOutlet } from '@angular/router';
 import { Actions, createEffect, ofType, provideEffects } from '@ngrx/effects';
 import { createEntityAdapter } from '@ngrx/entity';
-import { provideRouterStore, routerReducer } from '@ngrx/router-store';
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import { createAction, createReducer, on, props, provideStore, Store } from '@ngrx/store';
 import { map } from 'rxjs';
@@ -59,12 +58,5 @@ class BarePage {
 }
 
 bootstrapApplication(BarePage, {
-  providers: [
-    provideZonelessChangeDetection(),
-    provideHttpClient(),
-    provideRouter([]),
-    provideStore({ things, router: routerReducer }),
-    provideEffects({ ask }),
-    provideRouterStore(),
-  ],
+  providers: [provideZonelessChangeDetection(), provideHttpClient(), provideRouter([]), provideStore({ things }), provideEffects({ ask })],
 }).catch((error: unknown) => console.error(error));

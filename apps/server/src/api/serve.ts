@@ -45,7 +45,7 @@ export function serve<const E extends Endpoint>(
     const body = endpoint.body && parse(endpoint.body, await jsonBody(ctx));
     const answer = await handler({ params, query, body, access, ctx } as Call<E>);
     if (answer instanceof AnswerText) {
-      if (deps.checkAnswers) checked(endpoint, JSON.parse(answer.json));
+      if (deps.checkAnswers && typeof answer.json === 'string') checked(endpoint, JSON.parse(answer.json));
       ctx.type = 'application/json';
       ctx.body = answer.json;
     } else ctx.body = deps.checkAnswers && !endpoint.answerType && answer !== null ? checked(endpoint, answer) : answer;
@@ -53,11 +53,11 @@ export function serve<const E extends Endpoint>(
 }
 
 class AnswerText {
-  constructor(readonly json: string) {}
+  constructor(readonly json: string | Buffer) {}
 }
 
-/** An answer that the database has written as JSON already: it goes out as it is. */
-export const answerText = (json: string) => new AnswerText(json) as never;
+/** An answer that is JSON already, as the database wrote it or pressed: it goes out as it is. */
+export const answerText = (json: string | Buffer) => new AnswerText(json) as never;
 
 async function jsonBody(ctx: RouterContext): Promise<unknown> {
   await readJson(ctx, () => Promise.resolve());

@@ -1,8 +1,7 @@
 import { writeFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readLibrary } from '@field-nurse/library/files';
-import { refused, startTestServer } from '../testServer';
+import { compiledLibrary, refused, startTestServer } from '../testServer';
 import type { TestServer } from '../testServer';
 import { ApiClient } from '../demo/apiClient';
 import { pooledCalculator } from './calculator';
@@ -21,7 +20,7 @@ const settings = () => ({
 });
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'field-nurse-library-'));
-  writeFileSync(join(folder, 'library.json'), JSON.stringify(readLibrary(join(import.meta.dirname, '../../../../packages/library/data'))));
+  writeFileSync(join(folder, 'library.json'), JSON.stringify(compiledLibrary()));
   // A busy machine may be slow: the deadline has a test of its own.
   calculator = pooledCalculator({ ...settings(), deadlineMs: 120_000 });
   server = await startTestServer({ calculator });

@@ -1,5 +1,4 @@
 import type { GardenContents } from '@field-nurse/contract';
-import { readLibrary } from '@field-nurse/library/files';
 import { plantingOn } from '@field-nurse/core/ground';
 import { addDays, dayAt } from '@field-nurse/core/timing';
 import { randomUUID } from 'node:crypto';
@@ -7,7 +6,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { bed, fresh } from '../testRecords';
-import { emptyDatabase, startTestServer, wholeGarden } from '../testServer';
+import { compiledLibrary, emptyDatabase, startTestServer, wholeGarden } from '../testServer';
 import type { TestServer } from '../testServer';
 import { ApiClient } from './apiClient';
 import { demoGardenId } from './fillGarden';
@@ -25,7 +24,7 @@ let again: () => Promise<void>;
 beforeAll(async () => {
   const folder = mkdtempSync(join(tmpdir(), 'field-nurse-demo-'));
   const libraryFile = join(folder, 'library.json');
-  writeFileSync(libraryFile, JSON.stringify(readLibrary(join(import.meta.dirname, '../../../../packages/library/data'))));
+  writeFileSync(libraryFile, JSON.stringify(compiledLibrary()));
   const databaseUrl = await emptyDatabase();
   server = await startTestServer({ url: databaseUrl });
   const half = new ApiClient(server.address);

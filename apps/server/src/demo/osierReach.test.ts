@@ -1,10 +1,9 @@
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds';
 import { demoNow, demoPlaces, demoPlantings, demoSettings } from './osierReach';
 import { demoCases } from './osierReachCases';
+import { compiledLibrary } from '../testServer';
 
-const library = readLibrary(join(import.meta.dirname, '../../../../packages/library/data'));
+const library = compiledLibrary();
 const known = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
 const [hosts, signs, conditions, interventions] = [library.hosts, library.signs, library.conditions, library.interventions].map(known);
 const plantings = Object.entries(demoPlantings);
