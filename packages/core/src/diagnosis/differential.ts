@@ -11,6 +11,7 @@ import type { Candidate } from './candidates.js';
 import type { Posterior } from './posterior.js';
 import { relationsAmong } from './relations.js';
 import type { Relation } from './relations.js';
+import { isSettled } from './settled.js';
 import { readWords } from './text/readWords.js';
 import type { Reading } from './text/readText.js';
 
@@ -57,9 +58,6 @@ export interface Differential {
 
 const shownAtLeast = 8;
 const shownDownTo = 0.003;
-// A plan is settled when it is right this often, or when no look is likelier than this to change it for a better one.
-const settledFrom = 0.8;
-const settledBelowGain = 0.03;
 
 /**
  * Answer "what is it?" for one plant: read the text, weigh every cause and every set of up to three, and say what to look at next.
@@ -92,7 +90,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
-    settled: findings.some(({ state }) => state === 'seen') && (lead >= settledFrom || looks.every(({ gain }) => gain < settledBelowGain)),
+    settled: isSettled(findings, lead, looks),
     alerts: alertsFor(ranked, findings, question.notifiable ?? []),
   };
 }
