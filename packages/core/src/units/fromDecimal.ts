@@ -13,5 +13,5 @@ import Fraction from 'fraction.js';
 export function fromDecimal(value: number): Fraction {
   if (!Number.isFinite(value)) throw new RangeError(`fromDecimal requires a finite number, got ${value}`);
   const [mantissa = '0', exponent = '0'] = String(value).split('e');
-  return new Fraction(mantissa).mul(new Fraction(10n).pow(Number(exponent))!);
+  return new Fraction(mantissa).mul(new Fraction(10n).pow(Number(exponent)));
 }

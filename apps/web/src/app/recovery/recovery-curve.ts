@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear, scaleUtc, line as lineShape } from 'd3';
+import { Axis } from '../shared/axis';
 import { dayWord } from '../shared/days';
 
 export interface CurvePoint {
@@ -24,22 +25,23 @@ const nearPx = 92;
 /** Severity over time, the counts as open rings on their own scale, and what was done on which day. */
 @Component({
   selector: 'fn-recovery-curve',
+  imports: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './recovery-curve.scss',
   template: `
     <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="label()">
-      @for (tick of yTicks(); track tick.value) {
-        <line class="grid" [attr.x1]="edge.left" [attr.x2]="width - edge.right" [attr.y1]="tick.y" [attr.y2]="tick.y" />
-        <text class="axis" text-anchor="end" [attr.x]="edge.left - 7" [attr.y]="tick.y + 4">{{ tick.value }}{{ $last ? ' %' : '' }}</text>
-      }
-      @for (tick of xTicks(); track tick.word) {
-        <text class="axis" text-anchor="middle" [attr.x]="tick.x" [attr.y]="height - 8">{{ tick.word }}</text>
-      }
-      @if (countTicks().length > 0) {
+      <g
+        side="left"
+        [fnAxis]="y()"
+        [ticks]="5"
+        [word]="percent"
+        [lines]="width - edge.left - edge.right"
+        [attr.transform]="'translate(' + edge.left + ',0)'"
+      />
+      <g side="bottom" [fnAxis]="x()" [ticks]="6" [word]="dateWord" [attr.transform]="'translate(0,' + (height - edge.bottom) + ')'" />
+      @if (countY(); as countScale) {
         <text class="axis" text-anchor="end" [attr.x]="width - 2" [attr.y]="edge.top - 14">count</text>
-        @for (tick of countTicks(); track tick.value) {
-          <text class="axis" [attr.x]="width - edge.right + 8" [attr.y]="tick.y + 4">{{ tick.value }}</text>
-        }
+        <g side="right" [fnAxis]="countScale" [attr.transform]="'translate(' + (width - edge.right) + ',0)'" />
       }
       @for (mark of marksShown(); track $index) {
         <line class="mark" [attr.x1]="mark.x" [attr.x2]="mark.x" [attr.y1]="mark.y + 5" [attr.y2]="height - edge.bottom" />
@@ -67,7 +69,7 @@ const nearPx = 92;
       <span
         ><svg viewBox="0 0 14 14"><circle class="clean" cx="7" cy="7" r="5" /></svg> severity, new growth clean</span
       >
-      @if (countTicks().length > 0) {
+      @if (countY()) {
         <span
           ><svg viewBox="0 0 14 14"><circle class="count" cx="7" cy="7" r="4" /></svg> count</span
         >
@@ -92,47 +94,35 @@ export class RecoveryCurve {
   protected readonly height = height;
   protected readonly edge = edge;
 
-  readonly #x = computed(() => {
+  protected readonly x = computed(() => {
     const days = [...this.points().map(({ day }) => day), ...this.marks().map(({ day }) => day)].sort();
     const [first, last] = [dateOf(days[0]!).getTime(), dateOf(days.at(-1)!).getTime()];
     const oneDayMs = 86_400_000;
     const room = Math.max((last - first) * marginShare, oneDayMs);
     return scaleUtc([first - room, last + room], [edge.left, width - edge.right]);
   });
-  readonly #y = computed(() =>
+  protected readonly y = computed(() =>
     scaleLinear([0, Math.max(10, ...this.points().map(({ severity }) => severity)) * 1.1], [height - edge.bottom, edge.top]).nice(5),
   );
-  readonly #countY = computed(() => {
+  protected readonly countY = computed(() => {
     const counts = this.points().flatMap(({ count }) => count ?? []);
     return counts.length > 0 ? scaleLinear([0, Math.max(5, ...counts) * 1.1], [height - edge.bottom, edge.top]).nice(4) : undefined;
   });
 
-  protected readonly yTicks = computed(() =>
-    this.#y()
-      .ticks(5)
-      .map((value) => ({ value, y: this.#y()(value) })),
-  );
-  protected readonly xTicks = computed(() =>
-    this.#x()
-      .ticks(6)
-      .map((date) => ({ x: this.#x()(date), word: dayWord(date.toISOString().slice(0, 10)) })),
-  );
-  protected readonly countTicks = computed(() => {
-    const y = this.#countY();
-    return y ? y.ticks(4).map((value) => ({ value, y: y(value) })) : [];
-  });
+  protected readonly percent = (value: number) => `${value} %`;
+  protected readonly dateWord = (date: Date) => dayWord(date.toISOString().slice(0, 10));
 
   protected readonly severityPoints = computed(() =>
     this.points().map((point) => ({
       ...point,
-      x: this.#x()(dateOf(point.day)),
-      y: this.#y()(point.severity),
+      x: this.x()(dateOf(point.day)),
+      y: this.y()(point.severity),
       title: `${dayWord(point.day)}: ${point.severity} %${point.count === null ? '' : `, ${point.count} counted`}`,
     })),
   );
   protected readonly countPoints = computed(() => {
-    const y = this.#countY();
-    return y ? this.points().flatMap(({ day, count }) => (count === null ? [] : [{ day, x: this.#x()(dateOf(day)), y: y(count) }])) : [];
+    const y = this.countY();
+    return y ? this.points().flatMap(({ day, count }) => (count === null ? [] : [{ day, x: this.x()(dateOf(day)), y: y(count) }])) : [];
   });
   protected readonly severityPath = computed(() => pathThrough(this.severityPoints()));
   protected readonly countPath = computed(() => pathThrough(this.countPoints()));
@@ -143,7 +133,7 @@ export class RecoveryCurve {
     const start = dateOf(fit.from).getTime();
     const steps = 40;
     const days = Array.from({ length: steps + 1 }, (_, i) => new Date(start + ((dateOf(last.day).getTime() - start) * i) / steps));
-    return pathThrough(days.map((date) => ({ x: this.#x()(date), y: this.#y()(fit.at(date.toISOString().slice(0, 10))) })));
+    return pathThrough(days.map((date) => ({ x: this.x()(date), y: this.y()(fit.at(date.toISOString().slice(0, 10))) })));
   });
   /** Names of treatments that lie close are set on two lines, and those near the right edge end at their mark. */
   protected readonly marksShown = computed(() => {
@@ -152,7 +142,7 @@ export class RecoveryCurve {
     return [...this.marks()]
       .sort((a, b) => a.day.localeCompare(b.day))
       .map(({ day, name }) => {
-        const x = this.#x()(dateOf(day));
+        const x = this.x()(dateOf(day));
         row = x - lastX < nearPx ? (row + 1) % 3 : 0;
         lastX = x;
         return { x, name, y: 12 + row * 13, anchor: x > width * 0.7 ? 'end' : 'start' };

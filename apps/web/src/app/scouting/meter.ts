@@ -10,7 +10,7 @@ import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
 import { Stepper } from '../shared/stepper';
-import { MeterWorth } from './operating-characteristic';
+import { OperatingCharacteristic } from './operating-characteristic';
 import { OwnLevel } from './own-level';
 import { levelWords } from './level-words';
 
@@ -24,7 +24,7 @@ const mostPicks = 12;
 /** Enough? Count plant by plant against the level at which it pays to act: act, leave, or look at more. */
 @Component({
   selector: 'fn-meter',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, Stepper, MeterWorth, OwnLevel],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, Stepper, OperatingCharacteristic, OwnLevel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './meter.scss',
   templateUrl: './meter.html',

@@ -3,12 +3,14 @@ import type { SampleAnswer, SampleRequest } from '@field-nurse/contract';
 import type { Level } from '@field-nurse/core/sampling';
 import { line, max, scaleLinear } from 'd3';
 import { Calc } from '../calc/calc';
+import { Axis } from '../shared/axis';
 
 const [width, height, left, bottom, top] = [320, 150, 40, 30, 10];
 
 /** What a sampling test is worth: its chance to say "leave", and how many plants it takes, by how bad it truly is. */
 @Component({
-  selector: 'fn-meter-worth',
+  selector: 'fn-operating-characteristic',
+  imports: [Axis],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     :host {
@@ -26,13 +28,6 @@ const [width, height, left, bottom, top] = [320, 150, 40, 30, 10];
     figure {
       margin: 0;
     }
-    text {
-      fill: var(--fn-faint-ink);
-      font: 11px var(--fn-text);
-    }
-    .axis {
-      stroke: var(--fn-line);
-    }
     .curve {
       fill: none;
       stroke: var(--fn-green);
@@ -48,13 +43,15 @@ const [width, height, left, bottom, top] = [320, 150, 40, 30, 10];
       <figure>
         <figcaption>{{ chart.caption }}</figcaption>
         <svg [attr.viewBox]="viewBox" role="img" [attr.aria-label]="chart.said">
-          @for (tick of chart.ticks; track tick.label) {
-            <line class="axis" [attr.x1]="left" [attr.x2]="width" [attr.y1]="tick.y" [attr.y2]="tick.y" />
-            <text [attr.x]="left - 6" [attr.y]="tick.y" dy="0.32em" text-anchor="end">{{ tick.label }}</text>
-          }
-          @for (tick of chart.across; track tick.label) {
-            <text [attr.x]="tick.x" [attr.y]="height - 10" text-anchor="middle">{{ tick.label }}</text>
-          }
+          <g
+            side="left"
+            [fnAxis]="chart.y"
+            [ticks]="3"
+            [word]="chart.yWord"
+            [lines]="width - left"
+            [attr.transform]="'translate(' + left + ',0)'"
+          />
+          <g side="bottom" [fnAxis]="chart.x" [word]="chart.xWord" [attr.transform]="'translate(0,' + (height - bottom) + ')'" />
           <line class="level" [attr.x1]="chart.act" [attr.x2]="chart.act" [attr.y1]="top" [attr.y2]="height - bottom" />
           <path class="curve" [attr.d]="chart.path" />
         </svg>
@@ -64,7 +61,7 @@ const [width, height, left, bottom, top] = [320, 150, 40, 30, 10];
     }
   `,
 })
-export class MeterWorth {
+export class OperatingCharacteristic {
   readonly #calc = inject(Calc);
   readonly level = input.required<Level>();
   readonly plants = input.required<number>();
@@ -107,7 +104,7 @@ function chartsOf(points: Points, { measure, act }: Level) {
     said: string,
     value: (one: Points[number]) => number,
     highest: number,
-    label: (tick: number) => string,
+    yWord: (tick: number) => string,
   ) => {
     const y = scaleLinear([0, highest], [height - bottom, top]);
     return {
@@ -118,10 +115,10 @@ function chartsOf(points: Points, { measure, act }: Level) {
           (one) => x(one.at),
           (one) => y(value(one)),
         )(points) ?? '',
-      ticks: y.ticks(3).map((tick) => ({ y: y(tick), label: label(tick) })),
-      across: x
-        .ticks(4)
-        .map((tick) => ({ x: x(tick), label: `${Math.round(tick * factor * 10) / 10}${share || measure === 'leaf-percent' ? ' %' : ''}` })),
+      x,
+      y,
+      xWord: (tick: number) => `${Math.round(tick * factor * 10) / 10}${share || measure === 'leaf-percent' ? ' %' : ''}`,
+      yWord,
       act: x(share ? (measure === 'any' ? 0.1 : act / 100) : act),
     };
   };

@@ -1,5 +1,6 @@
 import type { Injector } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -32,33 +33,17 @@ const entryWords: Readonly<Record<EntryKind, string>> = {
 /** Find a page, a planting, a case or an entry of the library by typing a part of its name. */
 @Component({
   selector: 'fn-finder',
-  imports: [MatDialogModule, MatFormFieldModule, MatInputModule],
+  imports: [MatAutocompleteModule, MatDialogModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     mat-form-field {
       width: 100%;
     }
-    ul {
-      list-style: none;
-    }
-    button {
+    .target {
       display: flex;
+      flex: 1;
       justify-content: space-between;
       gap: 12px;
-      width: 100%;
-      min-height: 44px;
-      padding: 0 12px;
-      border: 0;
-      border-radius: var(--fn-radius);
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-align: left;
-      align-items: center;
-    }
-    button.chosen,
-    button:hover {
-      background: var(--fn-green-wash);
     }
     small {
       color: var(--fn-faint-ink);
@@ -67,21 +52,21 @@ const entryWords: Readonly<Record<EntryKind, string>> = {
   template: `
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
-      <mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
         <mat-label>Page, planting, case or library entry</mat-label>
-        <input matInput #field cdkFocusInitial autocomplete="off" (input)="type(field.value)" (keydown)="onKey($event)" />
+        <input matInput #field cdkFocusInitial autocomplete="off" [matAutocomplete]="list" (input)="text.set(field.value)" />
+        <mat-autocomplete #list autoActiveFirstOption [displayWith]="wordOf" (optionSelected)="go($event.option.value)">
+          @for (target of found(); track target.link.join('/')) {
+            <mat-option [value]="target"
+              ><span class="target"
+                >{{ target.word }}<small>{{ target.kind }}</small></span
+              ></mat-option
+            >
+          } @empty {
+            <mat-option disabled>Nothing here has such a name.</mat-option>
+          }
+        </mat-autocomplete>
       </mat-form-field>
-      <ul>
-        @for (target of found(); track target.link.join('/'); let i = $index) {
-          <li>
-            <button type="button" [class.chosen]="i === chosen()" (click)="go(target)">
-              {{ target.word }}<small>{{ target.kind }}</small>
-            </button>
-          </li>
-        } @empty {
-          <li>Nothing here has such a name.</li>
-        }
-      </ul>
     </mat-dialog-content>
   `,
 })
@@ -90,8 +75,8 @@ export class Finder {
   readonly #library = inject(Library);
   readonly #router = inject(Router);
   readonly #ref = inject(MatDialogRef);
-  readonly #text = signal('');
-  protected readonly chosen = signal(0);
+  protected readonly text = signal('');
+  protected readonly wordOf = (target: Target | string) => (typeof target === 'string' ? target : target.word);
 
   readonly #targets = computed<Target[]>(() => {
     const base = ['/g', this.#garden.summary().id];
@@ -119,7 +104,7 @@ export class Finder {
   });
 
   protected readonly found = computed(() => {
-    const text = this.#text().toLowerCase();
+    const text = this.text().toLowerCase();
     const here = this.#targets().filter(({ word }) => word.toLowerCase().includes(text));
     return [...here, ...this.#entries(text)].slice(0, most);
   });
@@ -135,21 +120,6 @@ export class Finder {
         link: ['/g', this.#garden.summary().id, 'library', kind, id],
       })),
     );
-  }
-
-  protected type(text: string): void {
-    this.#text.set(text);
-    this.chosen.set(0);
-  }
-
-  protected onKey(event: KeyboardEvent): void {
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined) {
-      event.preventDefault();
-      this.chosen.update((i) => Math.min(Math.max(0, i + step), this.found().length - 1));
-    }
-    const target = this.found()[this.chosen()];
-    if (event.key === 'Enter' && target) this.go(target);
   }
 
   protected go({ link }: Target): void {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { addDays } from '@field-nurse/core/timing';
 import { max, scaleLinear, scaleUtc } from 'd3';
+import { Axis } from '../shared/axis';
 import { dayWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 
@@ -18,7 +19,7 @@ const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
 /** Catch in a week between readings, as bars as wide as the time they stand for, against the level. */
 @Component({
   selector: 'fn-catch-chart',
-  imports: [MeasuredWidth],
+  imports: [Axis, MeasuredWidth],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     :host {
@@ -74,12 +75,8 @@ const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
           <line class="level" [attr.x1]="edge.left" [attr.x2]="width() - edge.right" [attr.y1]="levelY()" [attr.y2]="levelY()" />
         }
         <line class="axis" [attr.x1]="edge.left" [attr.x2]="width() - edge.right" [attr.y1]="ground" [attr.y2]="ground" />
-        @for (tick of yTicks(); track tick.value) {
-          <text text-anchor="end" [attr.x]="edge.left - 6" [attr.y]="tick.y + 4">{{ tick.value }}</text>
-        }
-        @for (tick of xTicks(); track tick.word) {
-          <text text-anchor="middle" [attr.x]="tick.x" [attr.y]="height - 6">{{ tick.word }}</text>
-        }
+        <g side="left" [fnAxis]="y()" [attr.transform]="'translate(' + edge.left + ',0)'" />
+        <g side="bottom" [fnAxis]="x()" [ticks]="dates()" [word]="dateWord" [attr.transform]="'translate(0,' + ground + ')'" />
       </svg>
     </div>
     <p class="fn-small">Caught in a week, between readings{{ weeklyLevel() === null ? '' : '; dashed: the level' }}.</p>
@@ -95,36 +92,29 @@ export class CatchChart {
   protected readonly ground = height - edge.bottom;
 
   readonly #start = computed(() => addDays(this.intervals()[0]!.until, -this.intervals()[0]!.days));
-  readonly #x = computed(() => scaleUtc([dateOf(this.#start()), dateOf(this.today())], [edge.left, this.width() - edge.right]));
-  readonly #y = computed(() => {
+  protected readonly x = computed(() => scaleUtc([dateOf(this.#start()), dateOf(this.today())], [edge.left, this.width() - edge.right]));
+  protected readonly y = computed(() => {
     const most = max([...this.intervals().map(perWeek), this.weeklyLevel() ?? 0, 1])!;
     return scaleLinear([0, most], [this.ground, edge.top]).nice(4);
   });
   protected readonly bars = computed(() =>
     this.intervals().map((interval, i) => {
-      const [left, right] = [addDays(interval.until, -interval.days), interval.until].map((day) => this.#x()(dateOf(day)));
+      const [left, right] = [addDays(interval.until, -interval.days), interval.until].map((day) => this.x()(dateOf(day)));
       const before = this.intervals()[i - 1];
       return {
         x: left!,
         width: Math.max(2, right! - left! - 2),
-        y: this.#y()(perWeek(interval)),
+        y: this.y()(perWeek(interval)),
         over: this.weeklyLevel() !== null && perWeek(interval) >= this.weeklyLevel()!,
         moved: before && before.spot !== interval.spot ? interval.spot : '',
         title: `${interval.caught} in ${interval.days} days to ${dayWord(interval.until)}, ${interval.spot}`,
       };
     }),
   );
-  protected readonly levelY = computed(() => (this.weeklyLevel() === null ? null : this.#y()(this.weeklyLevel()!)));
-  protected readonly yTicks = computed(() =>
-    this.#y()
-      .ticks(4)
-      .map((value) => ({ value, y: this.#y()(value) })),
-  );
-  protected readonly xTicks = computed(() =>
-    this.#x()
-      .ticks(Math.max(2, Math.floor(this.width() / 110)))
-      .map((date) => ({ x: this.#x()(date), word: dayWord(date.toISOString().slice(0, 10)) })),
-  );
+  protected readonly levelY = computed(() => (this.weeklyLevel() === null ? null : this.y()(this.weeklyLevel()!)));
+  /** as many dates as there is room for */
+  protected readonly dates = computed(() => Math.max(2, Math.floor(this.width() / 110)));
+  protected readonly dateWord = (date: Date) => dayWord(date.toISOString().slice(0, 10));
   protected readonly label = computed(
     () =>
       `Catches: ${this.bars()

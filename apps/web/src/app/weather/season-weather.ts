@@ -4,6 +4,7 @@ import { max, min, scaleLinear } from 'd3';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { Garden } from '../gardens/garden';
+import { Axis } from '../shared/axis';
 import { dayWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
 import { inGardenUnits, measures } from '../shared/units';
@@ -20,7 +21,7 @@ const leastMonthWidth = 42;
 /** The season so far, a stroke for each day: how warm it was, and how much it rained. */
 @Component({
   selector: 'fn-season-weather',
-  imports: [MeasuredWidth],
+  imports: [Axis, MeasuredWidth],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './season-weather.scss',
   template: `
@@ -29,10 +30,8 @@ const leastMonthWidth = 42;
         <p class="told">{{ sentences().join(' ') }}</p>
         <div class="measured" (fnMeasuredWidth)="width.set($event)" fnMeasuredWidth>
           <svg [attr.width]="width()" [attr.height]="height" role="img" [attr.aria-label]="sentences().join(' ')">
-            @for (tick of drawn().ticks; track tick.y) {
-              <line class="line" [class.frost]="tick.frost" [attr.x1]="left" [attr.x2]="width()" [attr.y1]="tick.y" [attr.y2]="tick.y" />
-              <text text-anchor="end" [attr.x]="left - 6" [attr.y]="tick.y + 4">{{ tick.word }}</text>
-            }
+            <g side="left" [fnAxis]="drawn().y" [word]="degrees" [lines]="width() - left" [attr.transform]="'translate(' + left + ',0)'" />
+            <line class="frost" [attr.x1]="left" [attr.x2]="width()" [attr.y1]="drawn().frostY" [attr.y2]="drawn().frostY" />
             @for (month of drawn().months; track month.x) {
               <line class="line" [attr.x1]="month.x" [attr.x2]="month.x" y1="0" [attr.y2]="height - 18" />
               <text [attr.x]="month.x + 5" [attr.y]="height - 4">{{ month.word }}</text>
@@ -93,6 +92,7 @@ export class SeasonWeatherPanel {
   protected readonly sums = computed(() => seasonWeather(this.days.value() ?? []));
   protected readonly sentences = computed(() => seasonSentences(this.sums(), this.#garden.summary().units));
 
+  protected readonly degrees = (value: number) => `${value}°`;
   protected readonly heavyRain = computed(() => inGardenUnits('rain', heavyRainMm, this.#garden.summary().units));
 
   protected readonly drawn = computed(() => {
@@ -105,7 +105,8 @@ export class SeasonWeatherPanel {
     const rain = scaleLinear([0, heavyRainMm], [0, rainHeight]).clamp(true);
     const width = Math.max(1, x(1) - x(0) - 1);
     return {
-      ticks: y.ticks(4).map((value) => ({ y: y(value), word: `${value}°`, frost: value === fromSi(0) })),
+      y,
+      frostY: y(fromSi(0)),
       months: list.flatMap(({ day }, i) =>
         day.endsWith('-01') && x(list.length) - x(i) >= leastMonthWidth ? [{ x: x(i), word: dayWord(day).replace('1 ', '') }] : [],
       ),
