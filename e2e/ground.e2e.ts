@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, goTo, signIn, signUp } from './gardener';
+import { expectAccessible, goTo, signInAtTheDoor, signUp } from './gardener';
 
 test('the demo garden opens and shows its places', async ({ page }) => {
   await page.goto('/sign-in');
   await expect(page.getByRole('heading', { name: 'Field Nurse' })).toBeVisible();
   await expectAccessible(page);
-  await signIn(page);
+  await signInAtTheDoor(page);
   await goTo(page, 'Ground');
   await expect(page.getByRole('heading', { name: 'Tunnel' })).toBeVisible();
   await expectAccessible(page);
