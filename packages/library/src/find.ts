@@ -12,7 +12,10 @@ export function findByName<T extends Named>(entries: readonly T[], name: string)
   return entries.find((entry) => entry.id === wanted) ?? entries.find((entry) => allNames(entry).some((own) => fold(own) === wanted));
 }
 
-/** Entries with a name, lay name or sign word that contains the text; names that begin with it come first. */
+/**
+ * Entries with a name, lay name or sign word that contains the text; names that begin with it come first. An index of tokens would find "moth" and
+ * not "back" in diamondback, which the finder and the API promise; going through all 945 entries takes 12 ms here.
+ */
 export function searchByName<T extends Named>(entries: readonly T[], text: string): T[] {
   const wanted = fold(text);
   if (wanted === '') return [...entries];
