@@ -1,7 +1,7 @@
 /**
  * Quantile of the standard normal distribution, to about seven figures.
  *
- * Written out: the packages at hand are right to three figures only (simple-statistics gives 1.9603 for 0.975).
+ * Written out: simple-statistics is right to three figures only (1.957 for 0.975, where it is 1.960).
  *
  * Source: Wichura (1988), algorithm AS 241 (PPND7), Applied Statistics 37:477–484.
  *
