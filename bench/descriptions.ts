@@ -1,4 +1,5 @@
-// How often the cause of a written description comes first and among the first three, for the half used in tuning and the half set aside.
+// How often the cause of a written description comes first and among the first three, set by set; and what the reader made of each on request.
+//   --missed <set>   the descriptions of that set whose cause does not come first
 import type { Library } from '@field-nurse/library';
 import { answerDifferential } from '@field-nurse/library/answers';
 import { readFileSync } from 'node:fs';
@@ -6,46 +7,115 @@ import { join } from 'node:path';
 import { parse } from 'yaml';
 
 interface Description {
+  readonly id: string;
+  /** as the grower typed it */
+  readonly plant: string;
+  readonly setting: 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic';
+  readonly month: number;
+  /** one list of accepted conditions for each true cause */
+  readonly causes: readonly (readonly string[])[];
+  readonly words: string;
+}
+
+const library = JSON.parse(readFileSync(join(import.meta.dirname, '../packages/library/generated/index.json'), 'utf8')) as Library;
+
+interface Told {
   readonly host: string;
-  readonly setting: 'outdoor' | 'greenhouse' | 'indoor';
+  readonly setting: Description['setting'];
   readonly month: number;
   readonly cause: string;
   readonly words: string;
 }
 
-const library = JSON.parse(readFileSync(join(import.meta.dirname, '../packages/library/generated/index.json'), 'utf8')) as Library;
-const half = (name: string) => parse(readFileSync(join(import.meta.dirname, `descriptions/${name}.yaml`), 'utf8')) as Description[];
+/** The older sets name one cause and a plant of the library. */
+const asDescription = (told: Told | Description, i: number): Description =>
+  'causes' in told ? told : { ...told, id: String(i), plant: told.host, causes: [[told.cause]] };
 
-/** Place of the true cause, from 1; 0 where it is not named at all. */
-function placeOf({ host, setting, month, words, cause }: Description): number {
-  return answerDifferential(library, { host, setting, month, text: words }).ranked.findIndex(({ condition }) => condition === cause) + 1;
+const read = (name: string) =>
+  (parse(readFileSync(join(import.meta.dirname, `descriptions/${name}.yaml`), 'utf8')) as (Told | Description)[]).map(asDescription);
+
+const answer = ({ plant, setting, month, words }: Description) => answerDifferential(library, { host: plant, setting, month, text: words });
+
+interface Outcome {
+  readonly description: Description;
+  readonly answer: ReturnType<typeof answer> | undefined;
+  /** place of each true cause, from 1; 0 where it is not named */
+  readonly places: readonly number[];
 }
 
+function outcome(description: Description): Outcome {
+  try {
+    const given = answer(description);
+    const places = description.causes.map((accepted) => given.ranked.findIndex(({ condition }) => accepted.includes(condition)) + 1);
+    return { description, answer: given, places };
+  } catch {
+    return { description, answer: undefined, places: description.causes.map(() => 0) };
+  }
+}
+
+const within = (place: number, limit: number) => place > 0 && place <= limit;
+const percent = (count: number, of: number) => (of === 0 ? '  –  ' : `${((100 * count) / of).toFixed(1)} %`);
+
 function report(name: string): void {
-  const places = half(name).map(placeOf);
-  const share = (limit: number) => (100 * places.filter((place) => place > 0 && place <= limit).length) / places.length;
+  const outcomes = read(name).map(outcome);
+  const single = outcomes.filter(({ places }) => places.length === 1);
+  const several = outcomes.filter(({ places }) => places.length > 1);
+  const count = (list: readonly Outcome[], met: (places: readonly number[]) => boolean) => list.filter(({ places }) => met(places)).length;
+  const refused = outcomes.filter((one) => !one.answer);
   console.log(
-    `written descriptions, ${name.padEnd(9)} ${places.length}: first ${share(1).toFixed(1)} %, first three ${share(3).toFixed(1)} %`,
+    [
+      `written descriptions, ${name.padEnd(9)} ${outcomes.length}:`,
+      `first ${percent(
+        count(single, ([place]) => place === 1),
+        single.length,
+      )}, first three ${percent(
+        count(single, ([place]) => within(place!, 3)),
+        single.length,
+      )} of ${single.length}`,
+      `two causes in the first four ${percent(
+        count(several, (places) => places.every((place) => within(place, 4))),
+        several.length,
+      )} of ${several.length}`,
+      `plants refused ${refused.length}${refused.length > 0 ? ` (${refused.map(({ description }) => description.plant).join(', ')})` : ''}`,
+      `calibration ${calibration(outcomes).error.toFixed(3)}`,
+    ].join('; '),
   );
 }
 
-const missed = process.argv.includes('--missed');
-report('tuning');
-if (missed)
-  for (const one of half('tuning')) {
-    const place = placeOf(one);
-    if (place !== 1) {
-      const { host, setting, month, words, cause } = one;
-      const answer = answerDifferential(library, { host, setting, month, text: words });
-      console.log(
-        `${place} ${host} ${cause}: ${words}\n   read ${answer.read.map(({ sign, state }) => (state === 'seen' ? sign : `no ${sign}`)).join(', ')}`,
-      );
-      console.log(
-        `   unread ${answer.unread.join(' ')}\n   ranked ${answer.ranked
-          .slice(0, 4)
-          .map(({ condition, probability }) => `${condition} ${probability.toFixed(2)}`)
-          .join(', ')} other ${answer.otherProbability.toFixed(2)}`,
-      );
+/** Expected calibration error of the chances of the first eight causes, in bins of a tenth. */
+function calibration(outcomes: readonly Outcome[]) {
+  const bins = Array.from({ length: 10 }, () => ({ count: 0, said: 0, right: 0 }));
+  for (const { answer: given, description } of outcomes)
+    for (const { condition, probability } of given?.ranked.slice(0, 8) ?? []) {
+      const bin = bins[Math.min(9, Math.floor(probability * 10))]!;
+      bin.count++;
+      bin.said += probability;
+      bin.right += Number(description.causes.some((accepted) => accepted.includes(condition)));
     }
+  const all = bins.reduce((sum, { count }) => sum + count, 0);
+  return { bins, error: bins.reduce((sum, { said, right }) => sum + Math.abs(said - right), 0) / all };
+}
+
+function showMissed(name: string): void {
+  for (const { description, answer: given, places } of read(name).map(outcome)) {
+    if (places.length === 1 ? places[0] === 1 : places.every((place) => within(place, 4))) continue;
+    console.log(
+      `\n${places.join('+')} ${description.id} ${description.plant} [${description.causes.map((one) => one.join('/')).join(' + ')}] ${description.words}`,
+    );
+    if (!given) continue;
+    console.log(
+      `   read ${given.read.map(({ sign, state, phrase, sure }) => `${state === 'seen' ? '' : 'no '}${sign} (${phrase}, ${sure.toFixed(2)})`).join('; ')}`,
+    );
+    console.log(`   unread ${given.unread.join(' ')}`);
+    console.log(
+      `   ranked ${given.ranked
+        .slice(0, 5)
+        .map(({ condition, probability }) => `${condition} ${probability.toFixed(2)}`)
+        .join(', ')}; none ${given.otherProbability.toFixed(2)}`,
+    );
   }
-else report('setAside');
+}
+
+const at = process.argv.indexOf('--missed');
+if (at >= 0) showMissed(process.argv[at + 1] ?? 'tuning');
+else for (const name of process.argv[2] ? process.argv.slice(2) : ['tuning', 'setAside', 'growers', 'first', 'second']) report(name);

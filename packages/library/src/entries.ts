@@ -27,6 +27,8 @@ export const host = z.strictObject({
   family: entryId,
   kind: z.enum(['vegetable', 'herb', 'fruit', 'ornamental', 'houseplant', 'ground']),
   names: z.array(text).default([]),
+  maybe: z.array(text).default([]).describe('names that usually mean another plant, and may mean this one'),
+  like: entryId.optional().describe('a plant whose troubles it has unless something else is said of it'),
   eaten: z.boolean(),
   leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette', 'needle', 'frond', 'pad']),
   habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),

@@ -11,4 +11,4 @@ export { checkOwnEntry } from './checkOwnEntry.js';
 export type { EntryFault } from './checkOwnEntry.js';
 export { withOwnEntries } from './withOwnEntries.js';
 export type { OwnEntryFacts, OwnKind } from './withOwnEntries.js';
-export { findByName, searchByName } from './find.js';
+export { findByName, searchByName } from './names/find.js';

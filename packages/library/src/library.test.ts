@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { answerDifferential, answerOptions } from './answers/index';
 import { crossCheck } from './crossCheck';
 import { readLibrary } from './files';
-import { findByName, searchByName } from './find';
+import { findByName, searchByName } from './names/find';
 import { reportOn } from './report';
 import { hiding, onset, pattern, setting, stance } from './vocabulary';
 

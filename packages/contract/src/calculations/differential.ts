@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { entry, onset, pattern, setting } from '../words.js';
-import { alert, name } from './shared.js';
+import { alert, doubts, name } from './shared.js';
 
 /** More signs than this on one plant tell no more, and take long to weigh. */
 export const mostFindings = 60;
@@ -77,7 +77,12 @@ const rankedCause = z.object({
 });
 
 export const differentialAnswer = z.object({
-  host: z.object({ id: z.string(), name: z.string() }),
+  ...doubts,
+  host: z.object({
+    id: z.string(),
+    name: z.string(),
+    qualifier: z.string().optional().describe('words about the plant that are no part of its name: a variety, a place'),
+  }),
   read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string(), sure: z.number() })),
   unread: z.array(z.string()),
   ranked: z.array(rankedCause),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { entry, hiding, setting, stance } from '../words.js';
-import { alert, name } from './shared.js';
+import { alert, doubts, name } from './shared.js';
 
 export const optionsRequest = z.strictObject({
   host: name,
@@ -44,6 +44,8 @@ const dispute = z.object({
 });
 
 export const optionsAnswer = z.object({
+  ...doubts,
+  host: z.object({ id: z.string(), name: z.string() }),
   options: z.array(
     z.object({
       id: z.string(),

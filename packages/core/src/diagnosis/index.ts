@@ -35,6 +35,7 @@ export { buildLexicon } from './text/lexicon.js';
 export type { Lexicon } from './text/lexicon.js';
 export type { LanguageFacts } from './text/language.js';
 export { readText } from './text/readText.js';
+export { correctTypo } from './text/correctTypo.js';
 export { readWords } from './text/readWords.js';
 export type { Reading, TextReading } from './text/readText.js';
 

@@ -13,6 +13,8 @@ export interface HostFacts {
   readonly names: readonly string[];
   readonly family: string;
   readonly kind: string;
+  /** a plant whose troubles it has unless something else is said of it */
+  readonly like?: string | undefined;
 }
 
 export interface SignFacts {

@@ -39,13 +39,14 @@ export function priorLogOdds(condition: ConditionFacts, circumstances: Circumsta
 }
 
 /**
- * How readily a condition takes a host. An entry for the host itself outranks one for its family, and that one for its kind.
+ * How readily a condition takes a host. An entry for the host itself outranks one for the plant that it is like, that one for its family, and
+ * that one for its kind.
  *
  * @example
  * susceptibility(rustOfLeeks, leek) // => 'often'
  */
 export function susceptibility(condition: ConditionFacts, host: HostFacts): keyof typeof hostFactor {
-  for (const name of [host.id, host.family, host.kind])
+  for (const name of [host.id, host.like ?? host.id, host.family, host.kind])
     for (const level of ['often', 'sometimes', 'seldom'] as const) if (condition.hosts[level].includes(name)) return level;
   return 'unlisted';
 }

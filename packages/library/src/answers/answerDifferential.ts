@@ -1,7 +1,8 @@
 import type { DifferentialAnswer, DifferentialRequest } from '@field-nurse/contract';
 import { differential } from '@field-nurse/core/diagnosis';
 import type { Library } from '../entries.js';
-import { resolve, unknownName } from './resolve.js';
+import { settingIn } from '../names/find.js';
+import { Names, unknownName } from './resolve.js';
 
 /** Answer a differential question from the library. @throws Refusal for a host, sign, condition or region that it does not hold */
 export function answerDifferential(
@@ -12,18 +13,22 @@ export function answerDifferential(
   findings?.forEach(({ sign }, i) => {
     if (!known.has(sign)) throw unknownName(['findings', i, 'sign'], sign);
   });
-  const conditionId = (name: string, path: (string | number)[]) => resolve(library.conditions, name, path).id;
-  return differential(library, {
+  const names = new Names(library);
+  const { entry: plant, qualifier } = names.host(host, ['host']);
+  const conditionId = (name: string, path: (string | number)[]) => names.condition(name, path, plant).id;
+  const answer = differential(library, {
     ...circumstances,
+    setting: circumstances.setting ?? settingIn(qualifier),
     findings,
-    host: resolve(library.hosts, host, ['host']),
+    host: plant,
     history: history?.map(({ count, ...one }, i) => {
-      const { id, family } = resolve(library.hosts, one.host, ['history', i, 'host']);
+      const { id, family } = names.host(one.host, ['history', i, 'host']).entry;
       return { condition: conditionId(one.condition, ['history', i, 'condition']), host: id, family, count };
     }),
     nearby: nearby?.map(({ condition, near }, i) => ({ condition: conditionId(condition, ['nearby', i, 'condition']), near })),
     tests: tests?.map(({ condition, ...test }, i) => ({ condition: conditionId(condition, ['tests', i, 'condition']), ...test })),
     asked: asked?.map((condition, i) => conditionId(condition, ['asked', i])),
-    notifiable: resolve(library.regions, region ?? 'neutral', ['region']).notifiable,
+    notifiable: names.region(region ?? 'neutral', ['region']).notifiable,
   }) as DifferentialAnswer;
+  return { ...answer, host: { ...answer.host, ...(qualifier && { qualifier }) }, ...names.doubts() };
 }

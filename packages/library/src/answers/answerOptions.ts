@@ -3,12 +3,13 @@ import { judgeInterventions, stageKinds } from '@field-nurse/core/treatment';
 import type { JudgedIntervention, Reason, TreatmentAlert } from '@field-nurse/core/treatment';
 import type { Library } from '../entries.js';
 import { reasonText } from './reasonText.js';
-import { resolve, unknownName } from './resolve.js';
+import { Names, unknownName } from './resolve.js';
 
 /** Judge the options for a planting from the library. @throws Refusal for a name that it does not hold */
 export function answerOptions(library: Library, request: OptionsRequest): OptionsAnswer {
-  const host = resolve(library.hosts, request.host, ['host']);
-  const conditions = request.conditions.map((name, i) => resolve(library.conditions, name, ['conditions', i]));
+  const names = new Names(library);
+  const host = names.host(request.host, ['host']).entry;
+  const conditions = request.conditions.map((name, i) => names.condition(name, ['conditions', i], host));
   const stages = new Set<string>([...stageKinds, ...conditions.flatMap(({ stages }) => stages.map(({ id }) => id))]);
   if (request.stage !== undefined && !stages.has(request.stage)) throw unknownName(['stage'], request.stage);
   const seasonDays = request.seasonDays ?? Infinity;
@@ -26,14 +27,16 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
     helpersSeen: request.helpersSeen ?? false,
     hidden: request.hidden,
     earlier: (request.recent ?? []).map(({ ingredient, daysAgo }, i) => ({
-      intervention: resolve(library.interventions, ingredient, ['recent', i, 'ingredient']).id,
+      intervention: names.intervention(ingredient, ['recent', i, 'ingredient']).id,
       daysAgo,
       thisSeason: daysAgo <= seasonDays,
     })),
     stance: request.stance,
-    region: resolve(library.regions, request.region ?? 'neutral', ['region']),
+    region: names.region(request.region ?? 'neutral', ['region']),
   });
   return {
+    host: { id: host.id, name: host.name },
+    ...names.doubts(),
     options: options.map((one) => ({ ...one, ...copied(one), reasons: one.reasons.map(told) })),
     plan: plan.map(({ intervention, name, step, covers }) => ({ use: intervention, name, step, covers: [...covers] })),
     disputes: disputes.map((dispute) => ({ ...dispute, schools: [...dispute.schools] })),

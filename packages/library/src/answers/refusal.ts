@@ -6,6 +6,8 @@ export interface Refused {
   readonly path: readonly (string | number)[];
   readonly message: string;
   /** the rule that forbids it, with its figures */
+  /** where a name is not known: those that are most like it */
+  readonly suggestions?: readonly { readonly id: string; readonly name: string }[];
   readonly rule?: Readonly<Record<string, unknown>>;
 }
 

@@ -5,6 +5,7 @@ const host = (id: string, name: string, names: string[] = []): Host => ({
   id,
   name,
   names,
+  maybe: [],
   family: 'x',
   kind: 'vegetable',
   eaten: true,

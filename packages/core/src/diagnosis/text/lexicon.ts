@@ -68,8 +68,10 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     ),
     ...Object.entries(facts.onset).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset }))),
   ];
-  const owners = ownersByStem(entries);
-  const meanings = new Set(entries.map(({ meaning }) => meaning.kind + meaning.id)).size;
+  // How many plants the library knows makes no word of a sign more or less telling.
+  const telling = entries.filter(({ meaning }) => meaning.kind !== 'host');
+  const owners = ownersByStem(telling);
+  const meanings = new Set(telling.map(({ meaning }) => meaning.kind + meaning.id)).size;
   const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
   const generic = new Set([...owners].filter(([, own]) => own.size >= genericFrom).map(([stem]) => stem));
   // "Nothing came up" holds no word of its own but a denial, "small plants" nothing but "small", "washed out" nothing but "wash": they would be
@@ -84,7 +86,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     language,
     phrases,
     hints: hintsByStem(entries, rarity, new Set([...denials, ...ordinary])),
-    vocabulary: new Set(owners.keys()),
+    vocabulary: new Set(entries.flatMap(({ stems }) => stems)),
     generic,
   };
 }

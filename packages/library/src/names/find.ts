@@ -1,10 +1,11 @@
-interface Named {
-  readonly id: string;
-  readonly name: string;
-  readonly names?: readonly string[];
-  readonly latin?: string;
-  readonly words?: readonly string[];
-}
+import type { Named } from './nameIndex.js';
+import { nearNames } from './nearNames.js';
+import { fold } from './words.js';
+
+export { findNamed } from './findNamed.js';
+export type { Found } from './findNamed.js';
+export { nearNames } from './nearNames.js';
+export { settingIn } from './settingIn.js';
 
 /** The entry with this id or exactly this name (any of its names, case ignored); `undefined` when there is none. */
 export function findByName<T extends Named>(entries: readonly T[], name: string): T | undefined {
@@ -13,8 +14,9 @@ export function findByName<T extends Named>(entries: readonly T[], name: string)
 }
 
 /**
- * Entries with a name, lay name or sign word that contains the text; names that begin with it come first. An index of tokens would find "moth" and
- * not "back" in diamondback, which the finder and the API promise; going through all 945 entries takes 12 ms here.
+ * Entries with a name, lay name or sign word that contains the text; names that begin with it come first. Where none does, those with the
+ * names that are most like it. An index of tokens would find "moth" and not "back" in diamondback, which the finder and the API promise; going
+ * through all entries takes 12 ms here.
  */
 export function searchByName<T extends Named>(entries: readonly T[], text: string): T[] {
   const wanted = fold(text);
@@ -25,12 +27,12 @@ export function searchByName<T extends Named>(entries: readonly T[], text: strin
     if (names.some((name) => name.includes(wanted))) return 1;
     return (entry.words ?? []).some((word) => fold(word).includes(wanted)) ? 2 : 3;
   };
-  return entries
+  const found = entries
     .map((entry) => ({ entry, rank: rank(entry) }))
     .filter(({ rank }) => rank < 3)
     .sort((a, b) => a.rank - b.rank)
     .map(({ entry }) => entry);
+  return found.length > 0 ? found : nearNames(entries, text);
 }
 
 const allNames = (entry: Named) => [entry.id, entry.name, entry.latin ?? '', ...(entry.names ?? [])].filter(Boolean);
-const fold = (text: string) => text.trim().toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').replace(/\s+/g, ' ');
