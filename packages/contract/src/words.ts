@@ -24,7 +24,15 @@ export const placeKind = z.enum([
   'other',
 ]);
 /** what a threshold is counted in; `any`: one plant is too many */
-export const measure = z.enum(['any', 'plants-percent', 'count-per-plant', 'count-per-leaf', 'leaf-percent']);
+export const measure = z.enum([
+  'any',
+  'plants-percent',
+  'count-per-plant',
+  'count-per-leaf',
+  'count-per-m2',
+  'count-per-minute',
+  'leaf-percent',
+]);
 export const trapKind = z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']);
 /** an adviser sees the garden without addresses, and comments on cases */
 export const role = z.enum(['owner', 'member', 'adviser', 'viewer']);

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import {
+  age,
   conditionKind,
+  continent,
   dispute,
   entryId,
   evidence,
@@ -11,6 +13,7 @@ import {
   part,
   pattern,
   reach,
+  risk,
   role,
   rung,
   setting,
@@ -30,6 +33,9 @@ export const host = z.strictObject({
   maybe: z.array(text).default([]).describe('names that usually mean another plant, and may mean this one'),
   like: entryId.optional().describe('a plant whose troubles it has unless something else is said of it'),
   eaten: z.boolean(),
+  sometimesEaten: z.boolean().default(false).describe('some people eat it: whether this planting is eaten is asked'),
+  deciduous: z.boolean().default(false).describe('woody, and bare in winter'),
+  tender: z.boolean().default(false).describe('the first frost ends it'),
   leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette', 'needle', 'frond', 'pad']),
   habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),
 });
@@ -41,6 +47,7 @@ export const sign = z.strictObject({
   part,
   words: z.array(text).min(2),
   common: z.enum(['everywhere', 'now-and-then', 'telling']).default('now-and-then'),
+  stage: stageKind.optional().describe('the kind of stage that it shows is there'),
   look: text,
   drawing: z.strictObject({
     organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling', 'plant']),
@@ -53,7 +60,16 @@ const range = z.tuple([z.number(), z.number()]).refine(([low, high]) => low <= h
 
 /** A level at which it pays to act, counted so that a sample can decide; lower on young plants. */
 const level = z.strictObject({
-  measure: z.enum(['any', 'plants-percent', 'count-per-plant', 'count-per-leaf', 'leaf-percent', 'trap-per-week']),
+  measure: z.enum([
+    'any',
+    'plants-percent',
+    'count-per-plant',
+    'count-per-leaf',
+    'count-per-m2',
+    'count-per-minute',
+    'leaf-percent',
+    'trap-per-week',
+  ]),
   act: z.number().positive(),
   young: z.number().positive().optional(),
   trap: z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']).optional().describe('which trap, for catches in a week'),
@@ -76,6 +92,7 @@ export const condition = z.strictObject({
     often: z.array(entryId).default([]),
     sometimes: z.array(entryId).default([]),
     seldom: z.array(entryId).default([]),
+    never: z.array(entryId).default([]).describe('not on these, though their family or kind is listed'),
   }),
   settings: z.array(setting).min(1),
   months: z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere; indoors the season does not matter'),
@@ -89,6 +106,7 @@ export const condition = z.strictObject({
         id: entryId,
         kind: stageKind,
         does: text,
+        months: z.array(z.int().min(1).max(12)).min(1).optional().describe('in which it is about, northern hemisphere'),
         hidden: hiding.optional(),
         mark: entryId.optional().describe('the drawing of the animal at this stage'),
       }),
@@ -96,12 +114,25 @@ export const condition = z.strictObject({
     .min(1),
   checks: z.array(entryId).min(1),
   lookalikes: z.array(z.strictObject({ condition: entryId, tell: text })),
+  fewOptions: text.optional().describe('why little can be done, where that is so'),
+  reportable: z.enum(['nearly-everywhere', 'in-places', 'no']).default('no').describe('to the plant-health authority'),
+  range: z.array(continent).default([]).describe('where it lives; everywhere when empty'),
   threshold: z.strictObject({ act: text, basis: text }),
   levels: z.array(level).default([]),
   follows: z.array(entryId).default([]).describe('conditions in whose wake it comes'),
   carries: z.array(entryId).default([]).describe('conditions that it carries from plant to plant'),
   treat: z.array(
-    z.strictObject({ intervention: entryId, stages: z.array(stageKind).min(1), efficacy: range, evidence, note: text.optional() }),
+    z.strictObject({
+      intervention: entryId,
+      stages: z.array(entryId).min(1).describe('kinds of stage, or stages of this condition'),
+      efficacy: range.describe('our estimate, percent'),
+      evidence,
+      note: text.optional(),
+      steps: z.array(text).min(1).optional().describe("in place of the card's own steps"),
+      hosts: z.array(entryId).min(1).optional().describe('hosts or families that this is for; any when left out'),
+      months: z.array(z.int().min(1).max(12)).min(1).optional(),
+      age: z.array(age).min(1).optional(),
+    }),
   ),
   prevention: z.array(text).min(1),
   persistence: text,
@@ -114,6 +145,12 @@ export const condition = z.strictObject({
 
 const amount = z.strictObject({ amount: z.number().positive(), unit: z.string() });
 
+/** How strong the product is that a rate is meant for: of another strength, so much less or more is taken. */
+const strength = z.strictObject({ amount: z.number().positive(), unit: z.enum(['g/l', 'percent', 'IU/mg', 'ITU/mg']) });
+const limits = z.strictObject({ min: z.number(), max: z.number() });
+const months = z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere');
+const plantState = z.enum(['dormant', 'in-leaf']);
+
 export const intervention = z.strictObject({
   id: entryId,
   name: text,
@@ -123,35 +160,61 @@ export const intervention = z.strictObject({
   steps: z.array(text).min(1),
   reach,
   organic: z.boolean().default(true),
-  restricted: z.boolean().default(false),
+  sold: z.enum(['amateur', 'varies', 'professional']).optional().describe('to whom; nothing for what is not bought as a product'),
+  restricted: z.boolean().default(false).describe('a licensed applicator decides and applies'),
+  dont: z.boolean().default(false).describe('what people try and should not'),
   bees: harm.default('none'),
+  daysBeforeFlower: z.int().min(0).default(0).describe('not within so many days before the planting flowers'),
   helpers: harm.default('none'),
+  animals: risk.default('none').describe('pets, hens and other animals'),
+  water: risk.default('none').describe('ponds, ditches, fish'),
   modeOfAction: z.strictObject({ scheme: z.enum(['IRAC', 'FRAC']), group: z.string() }).optional(),
-  temperatureC: z.strictObject({ min: z.number(), max: z.number() }).optional(),
-  settings: z.array(setting).default(['outdoor', 'greenhouse', 'indoor', 'hydroponic']),
+  countsAs: entryId.optional().describe("what a season's maximum is counted for together with this"),
+  temperatureC: limits.optional().describe('of the air'),
+  soilC: limits.optional().describe('of the soil'),
+  months: months.optional(),
+  when: plantState.optional(),
+  settings: z.array(setting).min(1),
   onEaten: z.boolean().default(true),
-  preHarvestDays: z.int().min(0).default(0),
+  onlyHosts: z.array(entryId).default([]).describe('hosts or families that it is for; any when empty'),
+  preHarvestDays: z.int().min(0).default(0).describe('the longest common figure'),
+  preHarvestOn: z.array(z.strictObject({ host: entryId, days: z.int().min(0) })).default([]),
   reEntryHours: z.int().min(0).default(0),
   repeatDays: range.optional(),
   seasonMax: z.int().min(1).optional(),
   rainFastHours: z.number().min(0).optional(),
   residualDays: z.number().min(0).default(0),
+  contactMinutes: z.number().positive().optional().describe('how long it must act before it is rinsed or dried'),
   minutesPerPlant: z.number().min(0),
   costPerPlant: z.number().min(0).describe('rough, in the money of the garden'),
-  harmsHosts: z.array(z.strictObject({ host: entryId, harm: z.enum(['slight', 'serious']), why: text })).default([]),
+  harmsHosts: z
+    .array(z.strictObject({ host: entryId, harm: z.enum(['slight', 'serious']), why: text, when: plantState.optional() }))
+    .default([]),
   apartFrom: z.array(z.strictObject({ intervention: entryId, days: z.int().min(1), why: text })).default([]),
+  release: z.enum(['animals', 'microbes']).optional().describe('living things that are set out'),
+  kills: z
+    .array(z.strictObject({ what: z.enum(['animals', 'microbes']), days: z.int().min(1) }))
+    .default([])
+    .describe('what was set out dies of it, and for how many days after'),
+  effect: z.enum(['smothers', 'washes', 'dries']).optional().describe('what acts alike is done in turn, and not at once'),
+  undoes: z.array(entryId).default([]),
   protect: z.array(z.enum(['gloves', 'eyes', 'mask', 'sleeves', 'air', 'no-flame'])).default([]),
   stageTiming: z.array(stageKind).default([]),
   harvestWithinDays: z.int().min(1).optional(),
   needsHelpers: z.boolean().default(false),
   order: z.enum(['water', 'clean', 'cut', 'shield', 'release', 'spray', 'feed', 'remove', 'wait']),
+  releaseDose: z.strictObject({ low: z.number().positive(), high: z.number().positive(), per: z.enum(['m2', 'plant']) }).optional(),
   rate: z
     .strictObject({
       product: text,
+      strength,
       ...amount.shape,
       per: amount,
-      labelMax: amount.optional(),
-      coverage: z.strictObject({ ...amount.shape, per: z.enum(['plant', 'm2']) }),
+      labelMax: amount,
+      coverage: z
+        .strictObject({ ...amount.shape, per: z.enum(['plant', 'm2']) })
+        .optional()
+        .describe("what a plant takes; a spray over the leaves goes by the plant's habit when it is left out"),
       basis: text,
     })
     .optional(),
@@ -188,6 +251,8 @@ export const region = z.strictObject({
   name: text,
   authority: text,
   notifiable: z.array(entryId),
+  notListed: z.array(entryId).default([]).describe('must be reported in many places, and not here'),
+  soldHere: z.array(entryId).default([]).describe('may be bought and used in a garden here'),
   forbidden: z.array(z.strictObject({ intervention: entryId, why: text })),
   restricted: z.array(z.strictObject({ intervention: entryId, why: text })),
   burning: text,

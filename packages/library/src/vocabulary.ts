@@ -51,7 +51,12 @@ export const rung = z.enum(['none', 'culture', 'hand', 'barrier', 'trap', 'biolo
 export const evidence = z.enum(['strong', 'moderate', 'weak', 'folk']);
 export const reach = z.enum(['contact', 'stomach', 'translaminar', 'systemic', 'fumigant', 'physical', 'living', 'whole-plant']);
 export const harm = z.enum(['none', 'slight', 'serious']);
+export const risk = z.enum(['none', 'care', 'serious']);
 export const stance = z.enum(['hands', 'organic', 'softest', 'protect']);
+
+/** How far a plant has grown. */
+export const age = z.enum(['seedling', 'young', 'grown']);
+export const continent = z.enum(['europe', 'north-america', 'south-america', 'africa', 'asia', 'australasia']);
 
 /** A question on which growers disagree: both schools with their reasons, our default, and why. */
 export const dispute = z.strictObject({

@@ -8,9 +8,25 @@ export const optionsRequest = z.strictObject({
   stage: entry.optional(),
   setting,
   inFlower: z.boolean().optional(),
+  flowersInDays: z.number().min(0).max(400).optional().describe('days until it flowers next'),
+  bare: z.boolean().optional().describe('without leaves now'),
+  age: z.enum(['seedling', 'young', 'grown']).optional(),
+  plants: z.number().min(1).max(1e6).optional(),
+  worth: z.enum(['cheap', 'usual', 'dear']).optional().describe('what one plant is worth to its grower'),
+  animalsNear: z.boolean().optional().describe('pets or hens come near'),
+  waterNear: z.boolean().optional().describe('a pond, ditch or fish tank is near'),
+  month: z.int().min(1).max(12).optional(),
+  hemisphere: z.enum(['north', 'south']).optional(),
+  findings: z
+    .array(z.strictObject({ sign: entry, state: z.enum(['seen', 'absent']) }))
+    .max(60)
+    .optional()
+    .describe('what was seen: it tells the stage, where nobody says it'),
+  notListed: z.array(name).max(50).optional().describe('reportable suspects of which the authority said that they are not listed here'),
   edible: z.boolean().optional(),
   daysToHarvest: z.number().min(0).max(1000).optional(),
   daysToFrost: z.number().min(0).max(400).optional(),
+  daysToEnd: z.number().min(0).max(1000).optional().describe('days until the crop is cleared anyway'),
   temperatureC: z.number().min(-40).max(60).optional(),
   forecast: z
     .strictObject({
@@ -58,9 +74,19 @@ export const optionsAnswer = z.object({
       evidence: z.enum(['strong', 'moderate', 'weak', 'folk']),
       expected: z.object({ efficacy: z.tuple([z.number(), z.number()]), minutes: z.number(), cost: z.number() }),
       loss: z.number(),
+      steps: z.array(z.string()),
+      cautions: z.array(z.string()),
+      contactMinutes: z.number().nullable(),
     }),
   ),
-  plan: z.array(z.object({ use: z.string(), name: z.string(), step: z.string(), covers: z.array(z.string()) })),
+  plan: z.array(
+    z.object({ use: z.string(), name: z.string(), step: z.string(), covers: z.array(z.string()), inTurnWith: z.array(z.string()) }),
+  ),
+  advice: z.string().describe('one plain sentence: what to do here today, and why'),
+  stages: z
+    .array(z.object({ condition: z.string(), stage: z.string(), probability: z.number() }))
+    .describe('which stage was assumed, and how sure'),
+  questions: z.array(z.object({ fact: z.string(), text: z.string() })).describe('what would change a verdict if it were known'),
   disputes: z.array(dispute),
   alerts: z.array(alert),
 });

@@ -34,7 +34,12 @@ export interface ConditionFacts {
   readonly role: string;
   readonly common: 'common' | 'occasional' | 'rare';
   /** host ids, families or kinds of host */
-  readonly hosts: { readonly often: readonly string[]; readonly sometimes: readonly string[]; readonly seldom: readonly string[] };
+  readonly hosts: {
+    readonly often: readonly string[];
+    readonly sometimes: readonly string[];
+    readonly seldom: readonly string[];
+    readonly never?: readonly string[] | undefined;
+  };
   readonly settings: readonly Setting[];
   /** months of the northern hemisphere, 1 to 12 */
   readonly months: readonly number[];

@@ -1,3 +1,4 @@
+import { northernMonth } from '../timing/index.js';
 import type { Circumstances, ConditionFacts, HostFacts, Setting } from './knowledge.js';
 import type { Onset } from './onset.js';
 import { commonnessTable } from './probabilityTable.js';
@@ -46,7 +47,9 @@ export function priorLogOdds(condition: ConditionFacts, circumstances: Circumsta
  * susceptibility(rustOfLeeks, leek) // => 'often'
  */
 export function susceptibility(condition: ConditionFacts, host: HostFacts): keyof typeof hostFactor {
-  for (const name of [host.id, host.like ?? host.id, host.family, host.kind])
+  const names = [host.id, host.like ?? host.id, host.family, host.kind];
+  if (condition.hosts.never?.some((name) => names.includes(name))) return 'unlisted';
+  for (const name of names)
     for (const level of ['often', 'sometimes', 'seldom'] as const) if (condition.hosts[level].includes(name)) return level;
   return 'unlisted';
 }
@@ -57,7 +60,7 @@ function settingFactor(condition: ConditionFacts, setting: Setting | undefined):
 
 function seasonFactor(condition: ConditionFacts, { month, hemisphere, setting }: Circumstances): number {
   if (!month || setting === 'indoor' || setting === 'hydroponic') return 1;
-  const northern = hemisphere === 'south' ? ((month + 5) % 12) + 1 : month;
+  const northern = northernMonth(month, hemisphere);
   const distance = Math.min(...condition.months.map((own) => Math.min(Math.abs(own - northern), 12 - Math.abs(own - northern))));
   if (distance === 0) return 1;
   const underGlass = setting === 'greenhouse';

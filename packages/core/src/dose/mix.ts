@@ -110,7 +110,7 @@ function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
   if (!labelMax || line === 'kept') return;
   if (line === 'other-kind')
     refuse('units-differ', `The label maximum is in ${labelMax.unit} and the rate in ${rate.unit}: give both in units of one kind.`);
-  refuse('label-max', `The label allows at most ${labelMax.amount} ${labelMax.unit}, and the rate is ${rate.amount} ${rate.unit}.`);
+  refuse('label-max', `At most ${labelMax.amount} ${labelMax.unit} is allowed, and the rate is ${rate.amount} ${rate.unit}.`);
 }
 
 function wantedVolume({ make, treat }: MixQuestion): Fraction | undefined {

@@ -1,4 +1,4 @@
-import type { EarlierApplication, JudgedLine, LabelCard, LabelledPlanting, LabelLine, Warmth } from './labelCard.js';
+import type { EarlierApplication, JudgedLine, LabelCard, LabelledHost, LabelledPlanting, LabelLine, Warmth } from './labelCard.js';
 
 /** What is put to a card. */
 export interface LabelQuestion {
@@ -20,7 +20,8 @@ const settings: Judge = (card, { planting: { setting } }) => brokenIf(!card.sett
 
 const eaten: Judge = (card, { planting }) => brokenIf(planting.eaten && !card.onEaten);
 
-const preHarvest: Judge = ({ preHarvestDays: days }, { planting: { eaten: isEaten, daysToHarvest: left } }) => {
+const preHarvest: Judge = (card, { planting: { eaten: isEaten, daysToHarvest: left, host: plant } }) => {
+  const days = preHarvestFor(card, plant);
   if (!isEaten || days === 0) return kept;
   return left === undefined ? { state: 'open', facts: { days } } : brokenIf(left < days, { days, left });
 };
@@ -31,8 +32,10 @@ const interval: Judge = ({ id, repeatDays }, { earlier }) => {
   return least === undefined ? kept : brokenIf(daysAgo < least, { interval: least, daysAgo, wait: least - daysAgo });
 };
 
-const seasonMax: Judge = ({ id, seasonMax: max }, { earlier }) => {
-  const used = earlier.filter(({ intervention, thisSeason }) => intervention === id && thisSeason).length;
+const seasonMax: Judge = (card, { earlier, cards }) => {
+  const { seasonMax: max } = card;
+  const same = (id: string) => id === card.id || (cards.has(id) && countedAs(cards.get(id)!) === countedAs(card));
+  const used = earlier.filter(({ intervention, thisSeason }) => thisSeason && same(intervention)).length;
   return max === undefined ? kept : brokenIf(used >= max, { max, used });
 };
 
@@ -44,10 +47,13 @@ const temperature: Judge = ({ temperatureC: limits }, { warmth: { temperatureC: 
   return brokenIf((now ?? warmest) < limits.min, { least: limits.min, now: now ?? warmest });
 };
 
-const bees: Judge = (card, { planting }) => brokenIf(card.bees === 'serious' && planting.inFlower);
+const bees: Judge = ({ bees: harm, daysBeforeFlower: days }, { planting: { inFlower, flowersInDays: left } }) => {
+  if (harm !== 'serious' || inFlower) return brokenIf(harm === 'serious');
+  return left === undefined ? { state: 'open', facts: { days } } : brokenIf(left < days, { days, left });
+};
 
 const host: Judge = (card, { planting }) => {
-  const harm = card.harmsHosts.find((one) => one.harm === 'serious' && [planting.host.id, planting.host.family].includes(one.host));
+  const harm = harmTo(planting, card, 'serious');
   return harm ? broken({ why: harm.why }) : kept;
 };
 
@@ -57,9 +63,43 @@ const apart: Judge = (card, { earlier, cards }) => {
     const clash =
       card.apartFrom.find((one) => one.intervention === intervention) ?? other?.apartFrom.find((one) => one.intervention === card.id);
     if (clash && daysAgo < clash.days) return broken({ other: other?.name ?? intervention, days: clash.days, daysAgo, why: clash.why });
+    const deadly = other?.kills.find(({ what }) => what === card.release);
+    if (deadly && daysAgo < deadly.days)
+      return broken({ other: other!.name, days: deadly.days, daysAgo, why: 'what is left of it kills what you set out' });
   }
   return kept;
 };
+
+/** How a card's plants are named: by the plant itself before one that it is like, and that before its family. */
+const namesOf = ({ id, like, family }: LabelledHost) => [id, ...(like ? [like] : []), family];
+
+/** Days between the last application on this plant and picking it. */
+export function preHarvestFor(
+  { preHarvestDays, preHarvestOn }: Pick<LabelCard, 'preHarvestDays' | 'preHarvestOn'>,
+  plant: LabelledHost,
+): number {
+  const own = namesOf(plant).flatMap((name) => preHarvestOn.find((one) => one.host === name) ?? []);
+  return own[0]?.days ?? preHarvestDays;
+}
+
+/** What a card says of harm to this plant, as it stands; a plant of which nobody knows whether it is bare is taken to be in leaf. */
+export const harmTo = (
+  { host: plant, bare }: Pick<LabelledPlanting, 'host' | 'bare'>,
+  { harmsHosts }: LabelCard,
+  harm: 'slight' | 'serious',
+) =>
+  harmsHosts.find(
+    (one) => one.harm === harm && namesOf(plant).includes(one.host) && (!one.when || (one.when === 'dormant') === (bare ?? false)),
+  );
+
+// Multi-site groups (FRAC M), "not classified" and microbes carry next to no risk of resistance: each is counted for itself.
+const manySites = /^(M|NC|UN|BM|P$)/;
+
+/** What a season's maximum is counted for: products of one mode of action together. */
+export function countedAs({ id, countsAs, modeOfAction }: Pick<LabelCard, 'id' | 'countsAs' | 'modeOfAction'>): string {
+  if (countsAs) return countsAs;
+  return modeOfAction && !manySites.test(modeOfAction.group) ? `${modeOfAction.scheme} ${modeOfAction.group}` : id;
+}
 
 const judges: Readonly<Record<LabelLine, Judge>> = {
   bees,

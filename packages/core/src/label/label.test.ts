@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { earlierApplications, judgeByLabel, rateLine } from './index';
+import { countedAs, earlierApplications, harmTo, judgeByLabel, preHarvestFor, rateLine } from './index';
 import type { EarlierApplication, LabelCard, LabelledPlanting, LabelLine, LabelQuestion } from './index';
 
 const card: LabelCard = {
@@ -8,6 +8,9 @@ const card: LabelCard = {
   settings: ['outdoor', 'greenhouse'],
   onEaten: true,
   preHarvestDays: 7,
+  preHarvestOn: [{ host: 'alliums', days: 21 }],
+  daysBeforeFlower: 5,
+  kills: [],
   repeatDays: [7, 10],
   seasonMax: 2,
   temperatureC: { min: 6, max: 28 },
@@ -24,6 +27,7 @@ const potatoes: LabelledPlanting = {
   setting: 'outdoor',
   eaten: true,
   inFlower: false,
+  flowersInDays: 60,
   daysToHarvest: 30,
 };
 const ask = (planting: Partial<LabelledPlanting> = {}, rest: Partial<LabelQuestion> = {}, of: Partial<LabelCard> = {}) =>
@@ -111,4 +115,54 @@ test('a rate is held against the maximum across units: 2 US teaspoons are 9.86 m
   expect(rateLine({ amount: 1, unit: 'oz' }, { amount: 28, unit: 'g' })).toBe('broken');
   expect(rateLine({ amount: 1, unit: 'oz' }, { amount: 28, unit: 'ml' })).toBe('other-kind');
   expect(rateLine({ amount: 1e6, unit: 'l' }, undefined)).toBe('kept');
+});
+
+test('days to harvest go by the plant first, then by one that it is like, then by its family', () => {
+  const leek = { id: 'leek', family: 'alliums' };
+  expect(preHarvestFor(card, potatoes.host)).toBe(7);
+  expect(preHarvestFor(card, leek)).toBe(21);
+  expect(preHarvestFor({ ...card, preHarvestOn: [...card.preHarvestOn, { host: 'onion', days: 28 }] }, { ...leek, like: 'onion' })).toBe(28);
+});
+
+test("a season's maximum counts products of one mode of action together, multi-site ones each for itself", () => {
+  const acting = (id: string, scheme: string, group: string, countsAs?: string) => ({ ...card, id, modeOfAction: { scheme, group }, countsAs });
+  expect(countedAs(acting('a', 'IRAC', '4A'))).toBe('IRAC 4A');
+  expect(countedAs(acting('b', 'FRAC', 'M02'))).toBe('b');
+  expect(countedAs(acting('c', 'FRAC', 'BM02'))).toBe('c');
+  expect(countedAs(acting('d', 'FRAC', 'M01', 'copper'))).toBe('copper');
+  const [one, other] = [acting('one', 'IRAC', '4A'), acting('other', 'IRAC', '4A')];
+  const lines = judgeByLabel(
+    { ...one, seasonMax: 1, harmsHosts: [] },
+    { planting: potatoes, earlier: [used('other', 60)], warmth: { temperatureC: 18 }, cards: new Map([one, other].map((each) => [each.id, each])) },
+  );
+  expect(not('broken', lines)).toEqual(['season-max']);
+});
+
+test('harm that depends on leaves goes by whether it is bare; in doubt it is in leaf', () => {
+  const peach = { ...potatoes, host: { id: 'peach', family: 'rosaceae' } };
+  const burns = { ...card, harmsHosts: [{ host: 'peach', harm: 'serious' as const, why: 'leaves burn', when: 'in-leaf' as const }] };
+  expect(harmTo({ ...peach, bare: true }, burns, 'serious')).toBeUndefined();
+  expect(harmTo(peach, burns, 'serious')?.why).toBe('leaves burn');
+});
+
+test('what is left of a spray kills what is set out, for as long as the card says', () => {
+  const wasps = { ...card, id: 'wasps', release: 'animals' as const, repeatDays: undefined, seasonMax: undefined };
+  const deadly = { ...oil, apartFrom: [], kills: [{ what: 'animals' as const, days: 5 }] };
+  const after = (daysAgo: number) =>
+    not(
+      'broken',
+      judgeByLabel(wasps, {
+        planting: potatoes,
+        earlier: [used('oil', daysAgo)],
+        warmth: { temperatureC: 18 },
+        cards: new Map([wasps, deadly].map((one) => [one.id, one])),
+      }),
+    );
+  expect([after(4), after(5)]).toEqual([['apart'], []]);
+});
+
+test('soon in flower: not within the days that the card names, and open where nobody knows', () => {
+  expect(not('broken', ask({ flowersInDays: 4 }))).toEqual(['bees']);
+  expect(not('broken', ask({ flowersInDays: 5 }))).toEqual([]);
+  expect(not('open', ask({ flowersInDays: undefined }))).toEqual(['bees']);
 });

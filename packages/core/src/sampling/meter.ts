@@ -5,7 +5,8 @@ import type { SampleDecision, StopLines } from './stopLines.js';
 import { binomialLines, negativeBinomialLines } from './waldLines.js';
 
 /** What a threshold is counted in. `any`: one plant is too many. */
-export type ThresholdMeasure = 'any' | 'plants-percent' | 'count-per-plant' | 'count-per-leaf' | 'leaf-percent';
+export type ThresholdMeasure =
+  'any' | 'plants-percent' | 'count-per-plant' | 'count-per-leaf' | 'count-per-m2' | 'count-per-minute' | 'leaf-percent';
 
 /** A level at which it pays to act. */
 export interface Level {

@@ -1,6 +1,6 @@
 // Days, seasons, intervals
 export { addDays, clockAt, dayAt, daysBetween, instantOf } from './days.js';
-export { seasonOf, usualSeasonStart } from './season.js';
+export { northernMonth, seasonOf, usualSeasonStart } from './season.js';
 export { intervalsAfter } from './intervals.js';
 export type { Intervals } from './intervals.js';
 export { keepOutUntil, notPickedUntil } from './intervalsNow.js';

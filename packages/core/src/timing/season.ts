@@ -21,3 +21,7 @@ export function seasonOf(day: string, start: string): { readonly from: string; r
   const first = (of: number) => `${String(of).padStart(4, '0')}-${start}`;
   return { from: first(year), to: addDays(first(year + 1), -1) };
 }
+
+/** The month of the northern hemisphere that a month's season is like: January in the south is like July. */
+export const northernMonth = (month: number, hemisphere: 'north' | 'south' | undefined): number =>
+  hemisphere === 'south' ? ((month + 5) % 12) + 1 : month;

@@ -1,4 +1,6 @@
-import { defaultPrices, stepCost } from './expectedLoss.js';
+import { pricesOf, stepCost } from './expectedLoss.js';
+import { countedAs } from '../label/index.js';
+import { keptShare } from './keptShare.js';
 import type { InterventionFacts, Situation, Step } from './interventionFacts.js';
 import type { JudgedIntervention } from './judgedIntervention.js';
 
@@ -8,6 +10,8 @@ export interface PlanStep {
   readonly name: string;
   readonly step: Step;
   readonly covers: readonly string[];
+  /** names of what acts alike and may be taken every other time */
+  readonly inTurnWith: readonly string[];
 }
 
 const stepOrder: readonly Step[] = ['remove', 'water', 'clean', 'cut', 'shield', 'release', 'spray', 'feed', 'wait'];
@@ -21,8 +25,8 @@ const leastGain = 0.1;
  *
  * Steps are added one after the other, each time the one that lowers the expected loss most; what one step leaves of a trouble the next one
  * acts on, as if they worked independently (Bliss 1939). A cause that no step has reached yet gets its best one even where it hardly pays.
- * Leaving alone and taking out stand by themselves: they are the plan when they lose less than any combination. Steps that must be kept days
- * apart are not put into one plan.
+ * Leaving alone and taking out stand by themselves: they are the plan when they lose less than any combination. Steps that undo each other, must
+ * be kept days apart or act alike are not put into one plan.
  *
  * Source: Bliss (1939), Annals of Applied Biology 26:585–615 (independent joint action).
  */
@@ -43,7 +47,13 @@ export function planFor(
   const alone = open.filter((option) => standsAlone(option) && coversAll(option)).sort((a, b) => loss([a]) - loss([b]))[0];
   const best = alone && (combined.length === 0 || loss([alone]) < loss(combined)) ? [alone] : combined;
   return best
-    .map(({ id, name, covers }) => ({ intervention: id, name, covers, step: all.get(id)!.order }))
+    .map(({ id, name, covers }) => ({
+      intervention: id,
+      name,
+      covers,
+      step: all.get(id)!.order,
+      inTurnWith: open.filter((other) => other.id !== id && alike(all.get(id)!, all.get(other.id)!)).map((other) => other.name),
+    }))
     .sort((a, b) => stepOrder.indexOf(a.step) - stepOrder.indexOf(b.step));
 }
 
@@ -74,21 +84,24 @@ function combine(
 }
 
 /** Damage left under all steps together, and what they cost; money per plant. */
-function lossOf(
-  chosen: readonly JudgedIntervention[],
-  all: ReadonlyMap<string, InterventionFacts>,
-  { conditions, stance }: Situation,
-): number {
-  const damage = conditions.reduce((sum, { treat }) => {
-    const left = chosen.reduce((share, { id }) => share * (1 - keptBy(treat.find(({ intervention }) => intervention === id)?.efficacy)), 1);
-    return sum + left / conditions.length;
+function lossOf(chosen: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, situation: Situation): number {
+  const prices = pricesOf(situation);
+  const damage = situation.conditions.reduce((sum, condition) => {
+    const left = chosen.reduce((share, { id }) => share * (1 - keptShare(id, condition, situation)), 1);
+    return sum + left / situation.conditions.length;
   }, 0);
-  return damage * defaultPrices.plantValue + chosen.reduce((sum, { id }) => sum + stepCost(all.get(id)!, stance), 0);
+  return damage * prices.plantValue + chosen.reduce((sum, { id }) => sum + stepCost(all.get(id)!, situation.stance, prices), 0);
 }
 
-const keptBy = (efficacy: readonly number[] | undefined): number => (efficacy ? (efficacy[0]! + efficacy[1]!) / 200 : 0);
+/** Whether two act in the same way: in turn they are good practice, together a double dose. */
+const alike = (a: InterventionFacts, b: InterventionFacts) =>
+  (a.effect !== undefined && a.effect === b.effect) || (a.modeOfAction !== undefined && countedAs(a) === countedAs(b));
 
 function clash(a: InterventionFacts | undefined, b: InterventionFacts | undefined): boolean {
   if (!a || !b) return false;
-  return a.apartFrom.some(({ intervention }) => intervention === b.id) || b.apartFrom.some(({ intervention }) => intervention === a.id);
+  const undone = (one: InterventionFacts, other: InterventionFacts) =>
+    one.undoes.includes(other.id) ||
+    one.apartFrom.some(({ intervention }) => intervention === other.id) ||
+    one.kills.some(({ what }) => what === other.release);
+  return alike(a, b) || undone(a, b) || undone(b, a);
 }

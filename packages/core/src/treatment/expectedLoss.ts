@@ -1,4 +1,4 @@
-import type { InterventionFacts, Stance, Effect } from './interventionFacts.js';
+import type { InterventionFacts, Situation, Stance, Worth } from './interventionFacts.js';
 
 /** How heavily a school of growing counts harm to helpers, bees and soil, in plants' worth. */
 const harmWeight: Readonly<Record<Stance, number>> = { hands: 1.2, organic: 0.8, softest: 0.5, protect: 0.15 };
@@ -12,33 +12,40 @@ export interface Prices {
   readonly minute: number;
 }
 
-export const defaultPrices: Prices = { plantValue: 4, minute: 0.2 };
+const plantValues: Readonly<Record<Worth, number>> = { cheap: 1, usual: 4, dear: 20 };
+const minutePrice = 0.2;
+// A crop that goes on longer than this still has its whole worth before it.
+const fullSeasonDays = 45;
+
+/** Prices of a planting: what a plant is worth, and how much of that the days left can still lose. */
+export function pricesOf({
+  worth = 'usual',
+  host,
+  daysToFrost,
+  daysToEnd,
+}: Pick<Situation, 'worth' | 'host' | 'daysToFrost' | 'daysToEnd'>): Prices {
+  const daysLeft = Math.min(host.tender ? (daysToFrost ?? Infinity) : Infinity, daysToEnd ?? Infinity);
+  return { plantValue: plantValues[worth] * Math.min(1, daysLeft / fullSeasonDays), minute: minutePrice };
+}
 
 /**
  * What an option is expected to cost per plant: damage left + money + labour + harm.
  *
- * Damage left is the share that the mean of the efficacy range leaves, averaged over the conditions (0 for those it does not act on). The
- * sum is the decision side of the economic injury level, EIL = C/(V·I·D·K): an option pays when the damage it saves, V·I·D·K, is worth more
- * than C.
+ * Damage left is the share that the option leaves, averaged over the conditions. The sum is the decision side of the economic injury level,
+ * EIL = C/(V·I·D·K): an option pays when the damage it saves, V·I·D·K, is worth more than C.
  *
  * Source: Stern et al. (1959), Hilgardia 29:81–101; Pedigo, Hutchins & Higley (1986), Annual Review of Entomology 31:341–368.
  *
- * @param conditionCount - how many conditions are to be treated; at least 1
+ * @param kept - share of the damage that it saves in each condition, 0 to 1; 0 where it does nothing
  * @returns money per plant; lower is better
  */
-export function expectedLoss(
-  intervention: InterventionFacts,
-  treatments: readonly Effect[],
-  conditionCount: number,
-  stance: Stance,
-  prices: Prices = defaultPrices,
-): number {
-  const kept = treatments.reduce((sum, { efficacy }) => sum + (efficacy[0]! + efficacy[1]!) / 200, 0) / conditionCount;
-  return (1 - kept) * prices.plantValue + stepCost(intervention, stance, prices);
+export function expectedLoss(intervention: InterventionFacts, kept: readonly number[], stance: Stance, prices: Prices): number {
+  const saved = kept.reduce((sum, one) => sum + one, 0) / kept.length;
+  return (1 - saved) * prices.plantValue + stepCost(intervention, stance, prices);
 }
 
 /** What doing it costs, whatever it does for the plant: money, labour, harm, and half a plant where it is taken out; money per plant. */
-export function stepCost(intervention: InterventionFacts, stance: Stance, prices: Prices = defaultPrices): number {
+export function stepCost(intervention: InterventionFacts, stance: Stance, prices: Prices): number {
   const { bees, helpers, rung, costPerPlant, minutesPerPlant } = intervention;
   const harm = harmScore[helpers] + harmScore[bees] + (rung === 'synthetic' ? syntheticHarm : 0);
   const plantLost = rung === 'removal' ? prices.plantValue / 2 : 0;

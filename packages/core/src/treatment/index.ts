@@ -4,11 +4,15 @@ export type { TreatmentAlert, Judgement } from './judgeInterventions.js';
 export type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 
 // Its parts
-export { defaultPrices, expectedLoss } from './expectedLoss.js';
+export { expectedLoss, pricesOf } from './expectedLoss.js';
 export type { Prices } from './expectedLoss.js';
 export { planFor } from './combinedPlan.js';
 export type { PlanStep } from './combinedPlan.js';
+export { mustReport } from './mustReport.js';
+export { openQuestions } from './openQuestions.js';
+export type { OpenFact } from './openQuestions.js';
 export type { Reason, ReasonCode } from './rules.js';
+export { stageChances } from './stageNow.js';
 
 // The question
 export { treatmentQuestion } from './treatmentQuestion.js';
@@ -17,6 +21,7 @@ export type { CaseOnDay, SaidWeather } from './treatmentQuestion.js';
 // What it judges
 export { stageKinds } from './interventionFacts.js';
 export type {
+  Age,
   Dispute,
   Hiding,
   InterventionFacts,
@@ -28,4 +33,5 @@ export type {
   Step,
   TreatableCondition,
   Effect,
+  Worth,
 } from './interventionFacts.js';

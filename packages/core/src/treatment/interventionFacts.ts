@@ -1,4 +1,5 @@
-import type { EarlierApplication, LabelCard } from '../label/index.js';
+import type { Setting } from '../diagnosis/index.js';
+import type { EarlierApplication, LabelCard, LabelledHost, PlantState } from '../label/index.js';
 
 export type Stance = 'hands' | 'organic' | 'softest' | 'protect';
 export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biological' | 'soft' | 'synthetic' | 'removal';
@@ -6,6 +7,7 @@ export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biologica
 export const stageKinds = ['egg', 'larva', 'nymph', 'pupa', 'adult', 'spore', 'lesion', 'any'] as const;
 export type StageKind = (typeof stageKinds)[number];
 export type Hiding = 'rolled-leaf' | 'mine' | 'stem' | 'root' | 'case' | 'wax';
+export type Risk = 'none' | 'care' | 'serious';
 export type Harm = LabelCard['bees'];
 
 /** What must be known of an intervention to judge it for a planting, beside its label. */
@@ -14,8 +16,22 @@ export interface InterventionFacts extends LabelCard {
   readonly reach: 'contact' | 'stomach' | 'translaminar' | 'systemic' | 'fumigant' | 'physical' | 'living' | 'whole-plant';
   readonly organic: boolean;
   readonly restricted: boolean;
+  /** what people try and should not */
+  readonly dont: boolean;
+  /** to whom it is sold; nothing for what is not bought as a product */
+  readonly sold?: 'amateur' | 'varies' | 'professional' | undefined;
   readonly helpers: Harm;
-  readonly modeOfAction?: { readonly scheme: string; readonly group: string } | undefined;
+  readonly animals: Risk;
+  readonly water: Risk;
+  readonly soilC?: { readonly min: number; readonly max: number } | undefined;
+  /** of the northern hemisphere */
+  readonly months?: readonly number[] | undefined;
+  readonly when?: PlantState | undefined;
+  /** hosts or families that it is for; any when empty */
+  readonly onlyHosts: readonly string[];
+  /** what acts alike is done in turn, and not at once */
+  readonly effect?: string | undefined;
+  readonly undoes: readonly string[];
   readonly rainFastHours?: number | undefined;
   readonly minutesPerPlant: number;
   readonly costPerPlant: number;
@@ -42,38 +58,78 @@ export interface Dispute {
 export interface TreatableCondition {
   readonly id: string;
   readonly name: string;
-  readonly stages: readonly { readonly id: string; readonly kind: StageKind; readonly hidden?: Hiding | undefined }[];
+  readonly reportable: 'nearly-everywhere' | 'in-places' | 'no';
+  readonly stages: readonly {
+    readonly id: string;
+    readonly kind: StageKind;
+    readonly hidden?: Hiding | undefined;
+    /** in which it is about, of the northern hemisphere */
+    readonly months?: readonly number[] | undefined;
+  }[];
   readonly treat: readonly Effect[];
   readonly disputes: readonly Dispute[];
 }
 
 export interface Effect {
   readonly intervention: string;
-  readonly stages: readonly StageKind[];
+  /** kinds of stage, or stages of the condition */
+  readonly stages: readonly string[];
   /** percent, low and high */
   readonly efficacy: readonly number[];
   readonly evidence: 'strong' | 'moderate' | 'weak' | 'folk';
   readonly note?: string | undefined;
+  /** in place of the card's own steps */
+  readonly steps?: readonly string[] | undefined;
+  /** hosts or families that this is for; any when left out */
+  readonly hosts?: readonly string[] | undefined;
+  /** of the northern hemisphere */
+  readonly months?: readonly number[] | undefined;
+  readonly age?: readonly Age[] | undefined;
 }
+
+/** How far a plant has grown. */
+export type Age = 'seedling' | 'young' | 'grown';
 
 export interface RegionRules {
   readonly id: string;
   readonly authority: string;
+  /** conditions that must be reported here, beside those that must be nearly everywhere */
   readonly notifiable: readonly string[];
+  /** conditions that need not be reported here, though they must be in many places */
+  readonly notListed: readonly string[];
+  /** products that may be bought and used in a garden here */
+  readonly soldHere: readonly string[];
   readonly forbidden: readonly { readonly intervention: string; readonly why: string }[];
   readonly restricted: readonly { readonly intervention: string; readonly why: string }[];
 }
 
-/** The planting as it stands today. */
+/** The planting as it stands today. What is not known is left out. */
 export interface Situation {
-  readonly host: { readonly id: string; readonly family: string };
+  readonly host: LabelledHost & { readonly tender?: boolean | undefined };
   readonly conditions: readonly TreatableCondition[];
+  /** a stage of one of the conditions or a kind of stage, as somebody said */
   readonly stage?: string | undefined;
-  readonly setting: string;
+  /** chance of each stage, by condition and stage, where nobody said which */
+  readonly stageChances?: ReadonlyMap<string, ReadonlyMap<string, number>> | undefined;
+  readonly setting: Setting;
   readonly inFlower: boolean;
+  readonly flowersInDays?: number | undefined;
+  readonly bare?: boolean | undefined;
+  readonly age?: Age | undefined;
+  /** how many plants are to be treated */
+  readonly plants?: number | undefined;
+  readonly worth?: Worth | undefined;
+  /** pets or hens that come near */
+  readonly animalsNear?: boolean | undefined;
+  /** a pond, ditch or fish tank within the buffer */
+  readonly waterNear?: boolean | undefined;
   readonly edible: boolean;
   readonly daysToHarvest?: number | undefined;
   readonly daysToFrost?: number | undefined;
+  /** days until the crop is cleared anyway */
+  readonly daysToEnd?: number | undefined;
+  /** month of the northern hemisphere that the season is like, 1 to 12 */
+  readonly month?: number | undefined;
   readonly temperatureC?: number | undefined;
   readonly forecast?:
     { readonly rainInHours?: number | undefined; readonly windKmh?: number | undefined; readonly maxC?: number | undefined } | undefined;
@@ -82,4 +138,9 @@ export interface Situation {
   readonly earlier: readonly EarlierApplication[];
   readonly stance: Stance;
   readonly region: RegionRules;
+  /** conditions of which the grower asked the authority, and which are not listed here */
+  readonly notListed: readonly string[];
 }
+
+/** What a plant is worth to its grower. */
+export type Worth = 'cheap' | 'usual' | 'dear';

@@ -1,28 +1,28 @@
 import fc from 'fast-check';
-import { expectedLoss } from './expectedLoss';
+import { expectedLoss, pricesOf } from './expectedLoss';
 import type { InterventionFacts, Stance } from './interventionFacts';
 import { judgeInterventions } from './judgeInterventions';
 import { condition, situation, spray, treatment } from './testSituation';
 
+const prices = pricesOf(situation);
 const stances: readonly Stance[] = ['hands', 'organic', 'softest', 'protect'];
 const wash: InterventionFacts = { ...spray, id: 'wash', name: 'Wash', rung: 'hand', order: 'clean', reach: 'physical' };
 const feed: InterventionFacts = { ...spray, id: 'feed', name: 'Feed', rung: 'culture', order: 'feed', reach: 'systemic' };
 const water: InterventionFacts = { ...spray, id: 'water', name: 'Water', rung: 'culture', order: 'water', reach: 'whole-plant' };
 
 test('loss worked by hand: half of a plant of 4 left, 0.1 of money, a minute at 0.2', () => {
-  expect(expectedLoss(spray, [treatment('spray', { efficacy: [40, 60] })], 1, 'organic')).toBeCloseTo(4 * 0.5 + 0.1 + 0.2, 12);
+  expect(expectedLoss(spray, [0.5], 'organic', prices)).toBeCloseTo(4 * 0.5 + 0.1 + 0.2, 12);
 });
 
 test('a cause that it does not act on counts as not helped', () => {
-  const one = [treatment('spray', { efficacy: [100, 100] })];
-  expect(expectedLoss(spray, one, 2, 'organic')).toBeCloseTo(2 + 0.1 + 0.2, 12);
+  expect(expectedLoss(spray, [1, 0], 'organic', prices)).toBeCloseTo(2 + 0.1 + 0.2, 12);
 });
 
 test('loss falls with efficacy and rises with money, minutes and harm, in every stance', () => {
   fc.assert(
     fc.property(fc.constantFrom(...stances), fc.integer({ min: 0, max: 90 }), (stance, efficacy) => {
       const loss = (change: Partial<InterventionFacts>, more = 0) =>
-        expectedLoss({ ...spray, ...change }, [treatment('spray', { efficacy: [efficacy + more, efficacy + more] })], 1, stance);
+        expectedLoss({ ...spray, ...change }, [(efficacy + more) / 100], stance, prices);
       expect(loss({}, 10)).toBeLessThan(loss({}));
       expect(loss({ costPerPlant: 1 })).toBeGreaterThan(loss({}));
       expect(loss({ minutesPerPlant: 9 })).toBeGreaterThan(loss({}));
@@ -33,7 +33,7 @@ test('loss falls with efficacy and rises with money, minutes and harm, in every 
 
 test('harm weighs most where hands are the rule and least where the crop is', () => {
   const harm = (stance: Stance) =>
-    expectedLoss({ ...spray, helpers: 'serious' }, [treatment('spray')], 1, stance) - expectedLoss(spray, [treatment('spray')], 1, stance);
+    expectedLoss({ ...spray, helpers: 'serious' }, [0.5], stance, prices) - expectedLoss(spray, [0.5], stance, prices);
   expect(stances.map(harm)).toEqual([...stances.map(harm)].sort((a, b) => b - a));
 });
 
@@ -83,7 +83,7 @@ test('one step that covers two causes is taken once', () => {
     ...situation,
     conditions: [condition('aphid', [treatment('spray')]), condition('mite', [treatment('spray')])],
   });
-  expect(plan).toEqual([{ intervention: 'spray', name: 'Spray', step: 'spray', covers: ['aphid', 'mite'] }]);
+  expect(plan).toEqual([{ intervention: 'spray', name: 'Spray', step: 'spray', covers: ['aphid', 'mite'], inTurnWith: [] }]);
 });
 
 test('steps that must lie days apart are not put into one plan', () => {
@@ -154,4 +154,65 @@ test('what must be said loudly is an alert, once for each kind', () => {
     temperatureC: 25,
   });
   expect(alerts.map(({ code }) => code)).toEqual(['bees', 'harvest', 'heat']);
+});
+
+test('frost on a tender crop, or its end, takes the worth out of every treatment', () => {
+  const tender = { ...situation, host: { ...situation.host, tender: true } };
+  expect(pricesOf({ ...tender, daysToFrost: 9 }).plantValue).toBeCloseTo(0.8, 12);
+  expect(pricesOf({ ...situation, daysToFrost: 9 }).plantValue).toBe(4);
+  expect(pricesOf({ ...situation, daysToEnd: 0 }).plantValue).toBe(0);
+  expect(pricesOf({ ...situation, worth: 'dear' }).plantValue).toBe(20);
+});
+
+describe('what must be reported', () => {
+  const report: InterventionFacts = { ...spray, id: 'call-authority', name: 'Report it', rung: 'none', order: 'wait', minutesPerPlant: 30 };
+  const suspect = { ...condition('pox', [treatment('spray')]), reportable: 'nearly-everywhere' as const };
+
+  test('stands first whatever it costs, and no plan is made', () => {
+    const { options, plan, alerts } = judgeInterventions([spray, report], { ...situation, conditions: [suspect] });
+    expect(options.map(({ id, verdict }) => `${id} ${verdict}`)).toEqual(['call-authority fits', 'spray ruled-out']);
+    expect([plan, alerts.map(({ code }) => code)]).toEqual([[], ['notifiable']]);
+  });
+
+  test('in places only: everything waits for one question, and opens when the answer is no', () => {
+    const inPlaces = { ...suspect, reportable: 'in-places' as const };
+    const asked = judgeInterventions([spray, report], { ...situation, conditions: [inPlaces] });
+    expect(asked.alerts.map(({ code }) => code)).toEqual(['ask-first']);
+    const answered = judgeInterventions([spray, report], { ...situation, conditions: [inPlaces], notListed: ['pox'] });
+    expect(answered.options.map(({ id, verdict }) => `${id} ${verdict}`)).toEqual(['spray fits']);
+  });
+
+  test('a region that does not list it lifts it', () => {
+    const region = { ...situation.region, notListed: ['pox'] };
+    expect(judgeInterventions([spray, report], { ...situation, region, conditions: [suspect] }).alerts).toEqual([]);
+  });
+});
+
+describe('a plan never undoes itself', () => {
+  const two = (one: Partial<InterventionFacts>, other: Partial<InterventionFacts>) => {
+    const a = { ...spray, id: 'a', name: 'A', ...one };
+    const b = { ...spray, id: 'b', name: 'B', ...other };
+    return judgeInterventions([a, b], { ...situation, conditions: [condition('aphid', [treatment('a'), treatment('b')])] }).plan;
+  };
+  const ids = (plan: ReturnType<typeof two>) => plan.map(({ intervention }) => intervention);
+
+  test('two that act on it are combined where nothing speaks against it', () => {
+    expect(ids(two({}, {}))).toEqual(['a', 'b']);
+  });
+
+  test.each<[string, Partial<InterventionFacts>, Partial<InterventionFacts>]>([
+    ['a killing spray and what was set out', { kills: [{ what: 'animals', days: 5 }] }, { release: 'animals' }],
+    ['a fungicide and a friendly fungus', { kills: [{ what: 'microbes', days: 7 }] }, { release: 'microbes' }],
+    ['two that must be kept days apart', { apartFrom: [{ intervention: 'b', days: 3, why: 'burns' }] }, {}],
+    ['water and a dry spell', { undoes: ['b'] }, {}],
+    ['two of one mode of action', { modeOfAction: { scheme: 'IRAC', group: '28' } }, { modeOfAction: { scheme: 'IRAC', group: '28' } }],
+  ])('%s are not', (_, one, other) => {
+    expect(two(one, other)).toHaveLength(1);
+    expect(two(other, { ...one, undoes: one.undoes ? ['a'] : [], apartFrom: [] }).length).toBeLessThanOrEqual(2);
+  });
+
+  test('two that act alike are done in turn', () => {
+    const [step] = two({ effect: 'smothers' }, { effect: 'smothers' });
+    expect(step!.inTurnWith).toEqual(['B']);
+  });
 });

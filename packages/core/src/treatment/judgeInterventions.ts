@@ -1,13 +1,15 @@
-import { expectedLoss } from './expectedLoss.js';
-import type { Dispute, InterventionFacts, Situation } from './interventionFacts.js';
+import { expectedLoss, pricesOf } from './expectedLoss.js';
+import type { Dispute, InterventionFacts, Situation, TreatableCondition } from './interventionFacts.js';
 import type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 import { planFor } from './combinedPlan.js';
+import { keptShare } from './keptShare.js';
+import { mustReport } from './mustReport.js';
 import type { PlanStep } from './combinedPlan.js';
 import { reasonsFor, weakestEvidence } from './rules.js';
 import type { Reason, ReasonCode } from './rules.js';
 
 export interface TreatmentAlert {
-  readonly code: 'notifiable' | 'restricted' | 'bees' | 'harvest' | 'heat';
+  readonly code: 'notifiable' | 'ask-first' | 'restricted' | 'bees' | 'harvest' | 'heat';
   /** the first that gave rise to it */
   readonly intervention: string;
   readonly reason: Reason;
@@ -36,9 +38,11 @@ export function judgeInterventions(interventions: readonly InterventionFacts[], 
   const options = interventions
     .flatMap((intervention) => judge(intervention, situation, all) ?? [])
     .sort((a, b) => verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || a.loss - b.loss);
+  const suspected = situation.conditions.some((one) => mustReport(one, situation) !== 'no');
   return {
     options,
-    plan: planFor(options, all, situation),
+    // What must be reported is nobody's to treat before the authority has spoken.
+    plan: suspected ? [] : planFor(options, all, situation),
     disputes: disputesOf(options, all, situation),
     alerts: alertsOf(options),
   };
@@ -52,9 +56,13 @@ function judge(
   const covered = situation.conditions.flatMap((condition) =>
     condition.treat.filter((effect) => effect.intervention === intervention.id).map((effect) => ({ condition, effect })),
   );
+  const suspects = intervention.id === 'call-authority' ? situation.conditions.filter((one) => mustReport(one, situation) !== 'no') : [];
+  if (suspects.length > 0) return reporting(intervention, suspects, situation, all);
   if (covered.length === 0) return undefined;
   const effects = covered.map(({ effect }) => effect);
-  const reasons = reasonsFor({ intervention, effects, all }, situation);
+  const of = covered.map(({ condition }) => condition);
+  const reasons = reasonsFor({ intervention, effects, of, all }, situation);
+  const kept = situation.conditions.map((condition) => keptShare(intervention.id, condition, situation));
   return {
     id: intervention.id,
     name: intervention.name,
@@ -65,7 +73,7 @@ function judge(
         ? 'care'
         : 'fits',
     reasons,
-    covers: covered.map(({ condition }) => condition.id),
+    covers: of.map(({ id }) => id),
     notes: effects.flatMap(({ note }) => note ?? []),
     evidence: weakestEvidence(effects),
     expected: {
@@ -73,7 +81,30 @@ function judge(
       minutes: intervention.minutesPerPlant,
       cost: intervention.costPerPlant,
     },
-    loss: expectedLoss(intervention, effects, situation.conditions.length, situation.stance),
+    loss: expectedLoss(intervention, kept, situation.stance, pricesOf(situation)),
+    steps: effects.find(({ steps }) => steps)?.steps,
+  };
+}
+
+/** Reporting a suspect: it stands first, whatever it costs. */
+function reporting(
+  intervention: InterventionFacts,
+  suspects: readonly TreatableCondition[],
+  situation: Situation,
+  all: ReadonlyMap<string, InterventionFacts>,
+): JudgedIntervention {
+  return {
+    id: intervention.id,
+    name: intervention.name,
+    rung: intervention.rung,
+    verdict: 'fits',
+    reasons: reasonsFor({ intervention, effects: [], of: suspects, all }, situation).filter(({ code }) => code === 'report-first'),
+    covers: suspects.map(({ id }) => id),
+    notes: [],
+    evidence: 'strong',
+    expected: { efficacy: [0, 0], minutes: intervention.minutesPerPlant, cost: intervention.costPerPlant },
+    loss: 0,
+    steps: undefined,
   };
 }
 
@@ -88,6 +119,7 @@ function disputesOf(
 
 const alertCodes: Readonly<Partial<Record<ReasonCode, TreatmentAlert['code']>>> = {
   notifiable: 'notifiable',
+  'ask-first': 'ask-first',
   restricted: 'restricted',
   bees: 'bees',
   harvest: 'harvest',

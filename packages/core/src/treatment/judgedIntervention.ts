@@ -18,4 +18,6 @@ export interface JudgedIntervention {
   readonly expected: { readonly efficacy: readonly [number, number]; readonly minutes: number; readonly cost: number };
   /** money per plant, lower is better */
   readonly loss: number;
+  /** in place of the card's own steps */
+  readonly steps?: readonly string[] | undefined;
 }

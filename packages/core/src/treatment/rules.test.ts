@@ -17,6 +17,10 @@ function judge(change: Change): string[] {
   return [option.verdict, ...option.reasons.map(({ code }) => code)];
 }
 
+/** Eggs with this chance, by what was seen. */
+const chances = (eggs: number): Partial<Situation> => ({
+  stageChances: new Map([['aphid', new Map([['winter-eggs', eggs], ['colony', 1 - eggs]])]]),
+});
 const oil: InterventionFacts = { ...spray, id: 'oil', name: 'Oil' };
 const neutral = situation.region;
 
@@ -58,11 +62,55 @@ test.each<[string, Change, string[]]>([
     { situation: { inFlower: true, setting: 'indoor' }, spray: { bees: 'serious' } },
     ['ruled-out', 'bees'],
   ],
-  ['not in flower: bees are elsewhere', { spray: { bees: 'serious' } }, ['fits']],
+  ['nobody knows when it flowers', { spray: { bees: 'serious', daysBeforeFlower: 3 } }, ['care', 'bees-unknown']],
+  ['flowers too soon', { spray: { bees: 'serious', daysBeforeFlower: 3 }, situation: { flowersInDays: 2 } }, ['ruled-out', 'bees']],
+  ['flowers within two weeks', { spray: { bees: 'serious', daysBeforeFlower: 3 }, situation: { flowersInDays: 3 } }, ['care', 'bees-soon']],
+  ['flowers later: bees are elsewhere', { spray: { bees: 'serious' }, situation: { flowersInDays: 14 } }, ['fits']],
+
+  ['nobody should do it', { spray: { dont: true } }, ['ruled-out', 'dont']],
+  ['sold to professionals', { spray: { sold: 'professional' } }, ['care', 'check-sold']],
+  ['sold to gardeners in places', { spray: { sold: 'varies' } }, ['care', 'check-sold']],
+  ['sold to gardeners here', { spray: { sold: 'varies' }, situation: { region: { ...neutral, soldHere: ['spray'] } } }, ['fits']],
+  ['sold to gardeners', { spray: { sold: 'amateur' } }, ['fits']],
+  ['meant for another plant', { spray: { onlyHosts: ['sweetcorn'] } }, ['ruled-out', 'other-plant']],
+  ['meant for its family', { spray: { onlyHosts: ['alliums'] } }, ['fits']],
+  ['acts here on another plant only', { treatment: { hosts: ['sweetcorn'] } }, ['ruled-out', 'other-plant']],
+  ['in another season', { spray: { months: [8, 9] }, situation: { month: 4 } }, ['ruled-out', 'out-of-season']],
+  ['acts in another season', { treatment: { months: [8, 9] }, situation: { month: 4 } }, ['ruled-out', 'out-of-season']],
+  ['indoors there is no season', { spray: { months: [8] }, situation: { month: 4, setting: 'indoor' } }, ['fits']],
+  ['only on bare wood, and it is in leaf', { spray: { when: 'dormant' }, situation: { bare: false } }, ['ruled-out', 'not-bare']],
+  ['only on bare wood, and nobody knows', { spray: { when: 'dormant' } }, ['care', 'bare-unknown']],
+  ['on bare wood', { spray: { when: 'dormant' }, situation: { bare: true } }, ['fits']],
+  ['only in leaf, and it is bare', { spray: { when: 'in-leaf' }, situation: { bare: true } }, ['ruled-out', 'not-bare']],
+  ['for seedlings only', { treatment: { age: ['seedling'] }, situation: { age: 'grown' } }, ['ruled-out', 'age']],
+  ['poisons the pond', { spray: { water: 'serious' }, situation: { waterNear: true } }, ['ruled-out', 'water']],
+  ['care near a pond', { spray: { water: 'care' }, situation: { waterNear: true } }, ['care', 'water']],
+  ['cats come near', { spray: { animals: 'serious' }, situation: { animalsNear: true } }, ['care', 'animals']],
+  ['soil too cold', { spray: { soilC: { min: 12, max: 30 } }, situation: { temperatureC: 9 } }, ['care', 'soil-cold']],
+  ['more picking than a day holds', { spray: { rung: 'hand', minutesPerPlant: 2 }, situation: { plants: 400 } }, ['care', 'many-plants']],
+  [
+    'kills what was set out a month ago',
+    {
+      spray: { kills: [{ what: 'animals', days: 5 }] },
+      others: [{ ...spray, id: 'wasps', name: 'Wasps', release: 'animals' }],
+      situation: { earlier: [{ intervention: 'wasps', daysAgo: 30, thisSeason: true }] },
+    },
+    ['care', 'releases'],
+  ],
+  [
+    'set out after a spray that still kills',
+    {
+      spray: { release: 'animals' },
+      others: [{ ...spray, id: 'oil', name: 'Oil', kills: [{ what: 'animals', days: 5 }] }],
+      situation: { earlier: [{ intervention: 'oil', daysAgo: 4, thisSeason: true }] },
+    },
+    ['ruled-out', 'apart'],
+  ],
+
 
   ['not for what is eaten', { spray: { onEaten: false } }, ['ruled-out', 'not-on-eaten']],
   ['not eaten: allowed', { spray: { onEaten: false }, situation: { edible: false } }, ['fits']],
-  ['harvest on the last day that counts', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: 7 } }, ['fits']],
+  ['harvest on the last day that counts', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: 7 } }, ['care', 'harvest-guess']],
   ['harvest a day too soon', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: 6 } }, ['ruled-out', 'harvest']],
   ['harvest not said', { spray: { preHarvestDays: 7 }, situation: { daysToHarvest: undefined } }, ['care', 'harvest-close']],
 
@@ -86,7 +134,10 @@ test.each<[string, Change, string[]]>([
   ['acts on the stage there is, by its kind', { situation: { stage: 'adult' } }, ['fits']],
   ['acts on the stage there is, by its own name', { situation: { stage: 'colony' } }, ['fits']],
   ['wasted on the stage there is', { situation: { stage: 'winter-eggs' } }, ['ruled-out', 'stage']],
-  ['one stage only, and none is known', { treatment: { stages: ['egg'] } }, ['care', 'stage-unknown']],
+  ['one stage only, and none is known', { treatment: { stages: ['egg'] } }, ['fits']],
+  ['by what was seen hardly that stage', { treatment: { stages: ['egg'] }, situation: chances(0.1) }, ['care', 'stage-doubtful']],
+  ['by what was seen mostly that stage', { treatment: { stages: ['egg'] }, situation: chances(0.8) }, ['fits']],
+  ['acts on one stage by its own name', { treatment: { stages: ['winter-eggs'] }, situation: { stage: 'winter-eggs' } }, ['fits']],
   ['any stage will do', { treatment: { stages: ['any'] }, situation: { stage: 'egg' } }, ['fits']],
   ['tending the plant asks for no stage', { spray: { rung: 'culture' }, treatment: { stages: ['egg'] } }, ['fits']],
 
@@ -171,7 +222,9 @@ test.each<[string, Change, string[]]>([
   ['needs helpers, and there are some', { situation: { helpersSeen: true }, spray: { needsHelpers: true } }, ['fits', 'helpers-at-work']],
   ['needs helpers, and none were seen', { spray: { needsHelpers: true } }, ['care', 'no-helpers']],
 
-  ['wind', { situation: { forecast: { windKmh: 16 } } }, ['care', 'wind']],
+  ['a strong wind', { situation: { forecast: { windKmh: 16 } } }, ['ruled-out', 'wind']],
+  ['a fresh wind', { situation: { forecast: { windKmh: 11 } } }, ['care', 'wind']],
+  ['dead calm on a warm evening', { situation: { forecast: { windKmh: 1, maxC: 26 } } }, ['care', 'still-air']],
   ['no wind under glass', { situation: { forecast: { windKmh: 16 }, setting: 'greenhouse' } }, ['fits']],
   ['rain before it is dry', { spray: { rainFastHours: 4 }, situation: { forecast: { rainInHours: 3 } } }, ['care', 'rain']],
   ['rain when it is dry', { spray: { rainFastHours: 4 }, situation: { forecast: { rainInHours: 4 } } }, ['fits']],

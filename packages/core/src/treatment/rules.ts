@@ -1,9 +1,29 @@
-import { judgeByLabel } from '../label/index.js';
+import { countedAs, harmTo, judgeByLabel, preHarvestFor } from '../label/index.js';
 import type { JudgedLine, LabelLine } from '../label/index.js';
-import type { Effect, InterventionFacts, Situation, StageKind } from './interventionFacts.js';
+import type { Effect, InterventionFacts, Situation, TreatableCondition } from './interventionFacts.js';
+import { mustReport } from './mustReport.js';
+import { stageShare, stagesSaid } from './stageNow.js';
 
 export type ReasonCode =
   | 'notifiable'
+  | 'ask-first'
+  | 'report-first'
+  | 'dont'
+  | 'check-sold'
+  | 'bees-soon'
+  | 'bees-unknown'
+  | 'harvest-guess'
+  | 'not-bare'
+  | 'bare-unknown'
+  | 'other-plant'
+  | 'out-of-season'
+  | 'age'
+  | 'water'
+  | 'animals'
+  | 'soil-cold'
+  | 'still-air'
+  | 'many-plants'
+  | 'releases'
   | 'forbidden-here'
   | 'restricted'
   | 'stance'
@@ -17,7 +37,7 @@ export type ReasonCode =
   | 'too-cold'
   | 'setting'
   | 'stage'
-  | 'stage-unknown'
+  | 'stage-doubtful'
   | 'shielded'
   | 'too-soon'
   | 'season-max'
@@ -48,19 +68,41 @@ export interface Reason {
 export interface Proposal {
   readonly intervention: InterventionFacts;
   readonly effects: readonly Effect[];
+  /** the condition that each effect belongs to, in the same order */
+  readonly of: readonly TreatableCondition[];
   readonly all: ReadonlyMap<string, InterventionFacts>;
 }
 
 type Rule = (proposal: Proposal, situation: Situation) => Reason | undefined;
+
+const reporting = 'call-authority';
+const widelyBeforeFlower = 14;
+// A working day of picking is more than most will do.
+const longestWork = 6;
+// Predators that were set out live about so long.
+const stillAtWorkDays = 42;
+// Of something that acts on less than this share of what there is, one should know more first.
+const doubtfulShare = 0.35;
+const strongestWind = 15;
+const freshWind = 10;
+const stillWind = 2;
+const warmEvening = 25;
 
 const isSpray = ({ reach, order }: InterventionFacts) => order === 'spray' && reach !== 'living';
 const ruledOut = (code: ReasonCode, facts?: Reason['facts']): Reason => ({ code, weight: 'ruled-out', ...(facts && { facts }) });
 const care = (code: ReasonCode, facts?: Reason['facts']): Reason => ({ code, weight: 'care', ...(facts && { facts }) });
 const inFavour = (code: ReasonCode, facts?: Reason['facts']): Reason => ({ code, weight: 'for', ...(facts && { facts }) });
 
-const notifiable: Rule = (_, { conditions, region }) => {
-  const suspect = conditions.find(({ id }) => region.notifiable.includes(id));
-  return suspect && ruledOut('notifiable', { condition: suspect.name, authority: region.authority });
+/** What must be reported comes before everything: nothing else is open, not even leaving it alone. */
+const notifiable: Rule = ({ intervention }, situation) => {
+  const suspects = situation.conditions.map((one) => ({ one, must: mustReport(one, situation) })).filter(({ must }) => must !== 'no');
+  const first = suspects.find(({ must }) => must === 'report') ?? suspects[0];
+  if (!first) return undefined;
+  if (intervention.id === reporting) return inFavour('report-first');
+  return ruledOut(first.must === 'report' ? 'notifiable' : 'ask-first', {
+    condition: first.one.name,
+    authority: situation.region.authority,
+  });
 };
 
 const region: Rule = ({ intervention }, { region: rules }) => {
@@ -68,7 +110,72 @@ const region: Rule = ({ intervention }, { region: rules }) => {
   if (forbidden) return ruledOut('forbidden-here', { why: forbidden.why });
   const restricted = rules.restricted.find((one) => one.intervention === intervention.id);
   if (restricted) return ruledOut('restricted', { why: restricted.why });
-  return intervention.restricted ? ruledOut('restricted', { why: 'a licensed applicator decides and applies' }) : undefined;
+  if (intervention.restricted) return ruledOut('restricted', { why: 'a licensed applicator decides and applies' });
+  const mayNot = intervention.sold === 'professional' || intervention.sold === 'varies';
+  return mayNot && !rules.soldHere.includes(intervention.id) ? care('check-sold', { to: intervention.sold! }) : undefined;
+};
+
+const dont: Rule = ({ intervention }) => (intervention.dont ? ruledOut('dont') : undefined);
+
+/** Names of a plant in effects and cards: itself, a plant that it is like, its family. */
+const isNamed = ({ host }: Situation, names: readonly string[]) =>
+  [host.id, host.like, host.family].some((one) => one && names.includes(one));
+
+const otherPlant: Rule = ({ intervention, effects }, situation) => {
+  if (intervention.onlyHosts.length > 0 && !isNamed(situation, intervention.onlyHosts)) return ruledOut('other-plant');
+  return effects.every(({ hosts }) => hosts && !isNamed(situation, hosts)) ? ruledOut('other-plant') : undefined;
+};
+
+const season: Rule = ({ intervention, effects }, { month, setting }) => {
+  const months = intervention.months ?? (effects.every((one) => one.months) ? effects.flatMap((one) => one.months!) : undefined);
+  if (!months || !month || setting === 'indoor' || months.includes(month)) return undefined;
+  return ruledOut('out-of-season', { months: [...new Set(months)].join(' ') });
+};
+
+const bareWood: Rule = ({ intervention: { when } }, { bare }) => {
+  if (when === 'in-leaf') return bare ? ruledOut('not-bare', { needs: 'in-leaf' }) : undefined;
+  if (when !== 'dormant' || bare === true) return undefined;
+  return bare === undefined ? care('bare-unknown') : ruledOut('not-bare', { needs: 'dormant' });
+};
+
+const age: Rule = ({ effects }, { age: now }) => {
+  if (!now || !effects.every((one) => one.age && !one.age.includes(now))) return undefined;
+  return ruledOut('age', { now, works: [...new Set(effects.flatMap((one) => one.age!))].join(' ') });
+};
+
+const nearWater: Rule = ({ intervention }, { waterNear }) =>
+  !waterNear || intervention.water === 'none' ? undefined : intervention.water === 'serious' ? ruledOut('water') : care('water');
+
+const nearAnimals: Rule = ({ intervention }, { animalsNear }) =>
+  animalsNear && intervention.animals !== 'none' ? care('animals', { harm: intervention.animals }) : undefined;
+
+/** Air colder than the soil must be says that the soil is most likely too cold as well. */
+const soil: Rule = ({ intervention: { soilC } }, { temperatureC }) =>
+  soilC && temperatureC !== undefined && temperatureC < soilC.min ? care('soil-cold', { least: soilC.min, now: temperatureC }) : undefined;
+
+/** A card's harvest days are a guess until the label in hand is copied. */
+const guessedHarvest: Rule = ({ intervention }, { edible, host, daysToHarvest }) => {
+  const days = preHarvestFor(intervention, host);
+  return edible && days > 0 && daysToHarvest !== undefined && daysToHarvest >= days ? care('harvest-guess', { days }) : undefined;
+};
+
+const soonInFlower: Rule = ({ intervention: { bees, daysBeforeFlower } }, { inFlower, flowersInDays: days, setting }) => {
+  if (bees !== 'serious' || inFlower || setting === 'indoor' || days === undefined) return undefined;
+  return days >= daysBeforeFlower && days < widelyBeforeFlower ? care('bees-soon', { days }) : undefined;
+};
+
+const muchWork: Rule = ({ intervention: { minutesPerPlant, rung } }, { plants }) => {
+  const hours = ((plants ?? 1) * minutesPerPlant) / 60;
+  return rung === 'hand' && hours > longestWork ? care('many-plants', { hours: Math.round(hours), plants: plants! }) : undefined;
+};
+
+/** What was set out within the last weeks is still at work, and would die of it. */
+const releases: Rule = ({ intervention, all }, { earlier }) => {
+  const living = earlier
+    .filter(({ daysAgo }) => daysAgo <= stillAtWorkDays)
+    .map(({ intervention: id }) => all.get(id))
+    .find((one) => one?.release && intervention.kills.some(({ what }) => what === one.release));
+  return living && care('releases', { other: living.name });
 };
 
 const stance: Rule = ({ intervention: { rung, organic } }, situation) => {
@@ -87,24 +194,16 @@ const ripeness: Rule = ({ intervention: { harvestWithinDays } }, { edible, daysT
   return daysToHarvest > harvestWithinDays ? ruledOut('not-ripe', { left: daysToHarvest, within: harvestWithinDays }) : undefined;
 };
 
-const stage: Rule = ({ intervention, effects }, situation) => {
+const stage: Rule = ({ intervention, effects, of }, situation) => {
   // Leaving alone, tending and taking out work on the plant, whatever stage its trouble is in.
   if (['none', 'culture', 'removal'].includes(intervention.rung)) return undefined;
-  if (effects.some(({ stages }) => stages.includes('any'))) return undefined;
   const works = [...new Set(effects.flatMap(({ stages }) => stages))].join(' and ');
-  const kinds = kindsNow(situation);
-  if (!kinds) return effects.every(({ stages }) => stages.length === 1) ? care('stage-unknown', { works }) : undefined;
-  return effects.some(({ stages }) => stages.some((one) => kinds.has(one)))
-    ? undefined
-    : ruledOut('stage', { works, now: [...kinds].join(' and ') });
+  const share = Math.max(...effects.map((effect, i) => stageShare(effect, of[i]!, situation)));
+  const said = of.flatMap((condition) => stagesSaid(condition, situation));
+  if (said.length > 0)
+    return share > 0 ? undefined : ruledOut('stage', { works, now: [...new Set(said.map(({ kind }) => kind))].join(' and ') });
+  return share < doubtfulShare ? care('stage-doubtful', { works, percent: Math.round(share * 100) }) : undefined;
 };
-
-/** Stage kinds that the situation's stage stands for: a kind itself or a stage of one of the conditions; `undefined` when not known. */
-function kindsNow({ stage: name, conditions }: Situation): Set<StageKind> | undefined {
-  if (!name || name === 'any') return undefined;
-  const own = conditions.flatMap(({ stages }) => stages.filter(({ id, kind }) => id === name || kind === name).map(({ kind }) => kind));
-  return own.length > 0 ? new Set(own) : new Set([name as StageKind]);
-}
 
 const shield: Rule = ({ intervention }, { hidden }) => {
   if (!hidden || !['contact', 'stomach', 'translaminar'].includes(intervention.reach) || !isSpray(intervention)) return undefined;
@@ -115,18 +214,17 @@ const shield: Rule = ({ intervention }, { hidden }) => {
 };
 
 const rotate: Rule = ({ intervention, all }, situation) => {
-  const group = intervention.modeOfAction;
-  // Multi-site groups (FRAC M, "not classified") carry next to no risk of resistance.
-  if (!group || /^(M|NC|UN)/.test(group.group)) return undefined;
+  const group = countedAs(intervention);
+  if (group === intervention.id || group === intervention.countsAs) return undefined;
   const same = situation.earlier.find(({ intervention: before, daysAgo }) => {
-    const other = all.get(before)?.modeOfAction;
-    return daysAgo <= 30 && other?.scheme === group.scheme && other.group === group.group;
+    const other = all.get(before);
+    return daysAgo <= 30 && other !== undefined && countedAs(other) === group;
   });
-  return same && care('rotate', { group: `${group.scheme} ${group.group}`, daysAgo: same.daysAgo });
+  return same && care('rotate', { group, daysAgo: same.daysAgo });
 };
 
-const marks: Rule = ({ intervention }, { host }) => {
-  const harm = intervention.harmsHosts.find((one) => one.harm === 'slight' && [host.id, host.family].includes(one.host));
+const marks: Rule = ({ intervention }, situation) => {
+  const harm = harmTo(situation, intervention, 'slight');
   return harm && care('host-marks', { why: harm.why });
 };
 
@@ -138,7 +236,10 @@ const helpers: Rule = ({ intervention }, { helpersSeen }) => {
 
 const weather: Rule = ({ intervention }, { forecast, setting: where }) => {
   if (!isSpray(intervention) || where !== 'outdoor' || !forecast) return undefined;
-  if (forecast.windKmh !== undefined && forecast.windKmh > 15) return care('wind', { kmh: forecast.windKmh });
+  const { windKmh: kmh } = forecast;
+  if (kmh !== undefined && kmh > strongestWind) return ruledOut('wind', { kmh });
+  if (kmh !== undefined && kmh > freshWind) return care('wind', { kmh });
+  if (kmh !== undefined && kmh < stillWind && (forecast.maxC ?? 0) >= warmEvening) return care('still-air', { kmh });
   const { rainInHours } = forecast;
   return rainInHours !== undefined && intervention.rainFastHours !== undefined && rainInHours < intervention.rainFastHours
     ? care('rain', { hours: rainInHours, needs: intervention.rainFastHours })
@@ -177,14 +278,15 @@ const brokenCodes: Readonly<Record<LabelLine, ReasonCode>> = {
 
 /** What the label says of it: a broken line rules out; a harvest that nobody has named calls for care. */
 function byLabel({ intervention, all }: Proposal, situation: Situation): Reason[] {
-  const { host, setting, edible, inFlower, daysToHarvest, earlier, temperatureC, forecast } = situation;
+  const { host, setting, edible, inFlower, daysToHarvest, flowersInDays, bare, earlier, temperatureC, forecast } = situation;
   const lines = judgeByLabel(intervention, {
-    planting: { host, setting, eaten: edible, inFlower, daysToHarvest },
+    planting: { host, setting, eaten: edible, inFlower, daysToHarvest, flowersInDays, bare },
     earlier,
     warmth: { temperatureC, maxC: forecast?.maxC },
     cards: all,
   });
   return lines.flatMap(({ line, state, facts }: JudgedLine) => {
+    if (state === 'open' && line === 'bees') return setting === 'indoor' ? [] : care('bees-unknown', facts);
     if (state === 'open') return line === 'pre-harvest' ? care('harvest-close', facts) : [];
     if (state === 'kept') return [];
     return ruledOut(line === 'temperature' && 'least' in facts ? 'too-cold' : brokenCodes[line], facts);
@@ -193,7 +295,19 @@ function byLabel({ intervention, all }: Proposal, situation: Situation): Reason[
 
 const rules: readonly Rule[] = [
   notifiable,
+  dont,
   region,
+  otherPlant,
+  season,
+  bareWood,
+  age,
+  nearWater,
+  nearAnimals,
+  soil,
+  guessedHarvest,
+  soonInFlower,
+  muchWork,
+  releases,
   stance,
   dusk,
   ripeness,

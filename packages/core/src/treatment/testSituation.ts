@@ -13,6 +13,14 @@ export const spray: InterventionFacts = {
   settings: ['outdoor', 'greenhouse', 'indoor', 'hydroponic'],
   onEaten: true,
   preHarvestDays: 0,
+  preHarvestOn: [],
+  daysBeforeFlower: 0,
+  kills: [],
+  dont: false,
+  animals: 'none',
+  water: 'none',
+  onlyHosts: [],
+  undoes: [],
   minutesPerPlant: 1,
   costPerPlant: 0.1,
   harmsHosts: [],
@@ -33,6 +41,7 @@ export const treatment = (intervention: string, rest: Partial<Effect> = {}): Eff
 export const condition = (id: string, treat: readonly Effect[]): TreatableCondition => ({
   id,
   name: id,
+  reportable: 'no',
   stages: [
     { id: 'colony', kind: 'nymph' },
     { id: 'winter-eggs', kind: 'egg' },
@@ -52,5 +61,14 @@ export const situation: Situation = {
   helpersSeen: false,
   earlier: [],
   stance: 'organic',
-  region: { id: 'neutral', authority: 'the plant-health authority', notifiable: [], forbidden: [], restricted: [] },
+  region: {
+    id: 'neutral',
+    authority: 'the plant-health authority',
+    notifiable: [],
+    notListed: [],
+    soldHere: [],
+    forbidden: [],
+    restricted: [],
+  },
+  notListed: [],
 };

@@ -18,8 +18,36 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'forbidden-here': (f) => `Not allowed in this region: ${f['why']}.`,
   restricted: (f) => `Restricted: ${f['why']}. No mixing instruction is given here.`,
   stance: (f) => `This garden works ${stanceWords[String(f['stance'])] ?? f['stance']}. Change the stance in Settings to lift this.`,
+  'ask-first': (f) => `${f['condition']} must be reported in many places. Ask whether it is listed where you are, before anything else.`,
+  'report-first': () => 'This comes first, whatever it costs.',
+  dont: () => 'Don’t: it poisons you or the plant, or does nothing.',
+  'check-sold': (f) =>
+    f['to'] === 'professional'
+      ? 'In most places only professionals may buy and use it. Check that this may be bought and used in a garden where you are.'
+      : 'Check that this may be bought and used in a garden where you are.',
+  'bees-soon': (f) => `Harms bees, and it flowers in ${days(f['days'])}: spray at dusk, as early as can be, or choose something else.`,
+  'bees-unknown': (f) =>
+    Number(f['days']) > 0
+      ? `Harms bees: not within ${days(f['days'])} before it flowers. Say when that is.`
+      : 'Harms bees: not on anything in flower or about to flower.',
+  'harvest-guess': (f) => `Read the days to harvest on your label: ours, ${days(f['days'])}, is a guess.`,
+  'not-bare': (f) => (f['needs'] === 'dormant' ? 'Only on bare wood: leaves burn.' : 'Only while it is in leaf.'),
+  'bare-unknown': () => 'Only on bare wood. Say whether it is bare now.',
+  'other-plant': () => 'Meant for another plant.',
+  'out-of-season': (f) => `Only in ${monthWords(f['months'])}.`,
+  age: (f) => `For ${ageWords(f['works'])} plants only.`,
+  water: () => 'Poisons water, and water is near.',
+  animals: (f) =>
+    f['harm'] === 'serious' ? 'Deadly to some animals that come near: only if they can be kept off.' : 'Keep animals off it.',
+  'soil-cold': (f) => `The soil must be above ${f['least']} °C, and the air is ${f['now']} °C: measure the soil first.`,
+  'still-air': () => 'Dead calm on a warm evening: mist hangs and creeps. Wait for a light breeze.',
+  'many-plants': (f) => `For ${f['plants']} plants this is about ${hours(f['hours'])} of work.`,
+  releases: (f) => `Kills what you set out (${f['other']}).`,
   'softer-first': () => 'This garden tries softer ways first; take it if they have failed.',
-  bees: () => 'Harms bees, and the planting is in flower. Possible again when flowering is over.',
+  bees: (f) =>
+    f['left'] === undefined
+      ? 'Harms bees, and the planting is in flower. Possible again when flowering is over.'
+      : `Harms bees, and it flowers in ${days(f['left'])}: at least ${days(f['days'])} must lie between.`,
   'bees-care': () => 'In flower: only at dusk, when no bee flies, and not onto open flowers.',
   'not-on-eaten': () => 'Not for plants that are eaten.',
   harvest: (f) => `Needs ${days(f['days'])} before harvest, and harvest is in ${days(f['left'])}.`,
@@ -28,7 +56,8 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'too-cold': (f) => `Works from ${f['least']} °C, and it is ${f['now']} °C.`,
   setting: (f) => `Not for ${settingWord(f['setting'])}.`,
   stage: (f) => `Acts on ${stageWords(f['works'])}, and not on ${stageWords(f['now'])}, which is what there is now.`,
-  'stage-unknown': (f) => `Acts on ${stageWords(f['works'])} only: find out which stage there is now.`,
+  'stage-doubtful': (f) =>
+    `Acts on ${stageWords(f['works'])} only, and ${Number(f['percent']) < 10 ? 'hardly any of that is' : 'not much of that is'} there now by what was seen.`,
   shielded: (f) => `The target is ${hidingWords[String(f['by'])] ?? f['by']}, where this hardly reaches it.`,
   'too-soon': (f) => `Used ${ago(f['daysAgo'])}; at least ${days(f['interval'])} apart. Possible in ${days(f['wait'])}.`,
   'season-max': (f) => `Already used ${times(f['max'])} this season, which is the most.`,
@@ -70,5 +99,33 @@ const stagePlurals: Readonly<Record<string, string>> = {
 const stageWords = (kinds: unknown) =>
   String(kinds)
     .split(' and ')
-    .map((kind) => stagePlurals[kind] ?? kind)
+    .map((kind) => stagePlurals[kind] ?? kind.replaceAll('-', ' '))
     .join(' and ');
+
+const monthNames = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+const monthWords = (months: unknown) => {
+  const names = String(months)
+    .split(' ')
+    .map((month) => monthNames[Number(month) - 1]!);
+  return names.length < 2 ? names[0]! : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]!}`;
+};
+
+const agesWords: Readonly<Record<string, string>> = { seedling: 'small', young: 'young', grown: 'grown' };
+const ageWords = (ages: unknown) =>
+  String(ages)
+    .split(' ')
+    .map((one) => agesWords[one] ?? one)
+    .join(' or ');

@@ -1,3 +1,4 @@
 // Sentences made from core's codes.
 export { brokenLineText } from './brokenLineText.js';
+export { cautionsOf } from './cautionsOf.js';
 export { reasonText } from './reasonText.js';

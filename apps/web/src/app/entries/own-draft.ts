@@ -25,8 +25,8 @@ export type HostLevel = 'often' | 'sometimes' | 'seldom';
 /** The condition with a plant at a level, or no more on it. */
 export function withHost(condition: Condition, host: string, level: HostLevel | null): Condition {
   const without = (list: readonly string[]) => list.filter((id) => id !== host);
-  const { often, sometimes, seldom } = condition.hosts;
-  const hosts = { often: without(often), sometimes: without(sometimes), seldom: without(seldom) };
+  const { often, sometimes, seldom, never } = condition.hosts;
+  const hosts = { often: without(often), sometimes: without(sometimes), seldom: without(seldom), never: without(never) };
   return { ...condition, hosts: level ? { ...hosts, [level]: [...hosts[level], host] } : hosts };
 }
 

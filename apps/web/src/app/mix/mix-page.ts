@@ -5,7 +5,10 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
+import { sprayPerPlant } from '@field-nurse/core/dose';
+import { preHarvestFor } from '@field-nurse/core/label';
 import { convert } from '@field-nurse/core/units';
+import { cautionsOf } from '@field-nurse/library/texts';
 import { Calc } from '../calc/calc';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
@@ -15,7 +18,7 @@ import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, 
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
 import type { BenchInput } from './mix-question';
-import { benchFaults, isSpread, mixQuestion } from './mix-question';
+import { benchFaults, isByArea, isSpread, mixQuestion, rateAt } from './mix-question';
 import { Sprayer } from './sprayer';
 
 // A common hand-pumped size in each system: five litres, one gallon.
@@ -61,13 +64,26 @@ export class MixPage {
     return card && planting
       ? {
           plants: planting.plants,
-          each: card.coverage.amount,
-          rate: card.amount,
+          each: card.coverage?.amount ?? sprayPerPlant(this.#habit(planting.host)),
+          areaM2: null,
+          // What is no product has no pack to read it from.
+          strength: this.entry()?.sold ? null : card.strength.amount,
+          rate: rateAt(card, this.#set().strength || card.strength.amount).rate,
           sprayerL: usualSprayerL[this.system],
           spoons: this.system === 'us' ? 'us' : 'metric',
           ...this.#set(),
         }
       : undefined;
+  });
+  #habit(host: string) {
+    return this.#library.hosts().get(host)?.habit ?? 'bush';
+  }
+
+  protected readonly byArea = computed(() => Boolean(this.card() && isByArea(this.card()!)));
+  protected readonly coverageUnit = computed(() => this.card()?.coverage?.unit ?? 'l');
+  protected readonly most = computed(() => {
+    const [card, bench] = [this.card(), this.bench()];
+    return card && bench ? Number(rateAt(card, bench.strength || card.strength.amount).most.toPrecision(3)) : 0;
   });
   protected readonly spread = computed(() => Boolean(this.card() && isSpread(this.card()!)));
   protected readonly faults = computed(() => {
@@ -119,6 +135,15 @@ export class MixPage {
   protected readonly otherLitres = (litres: number) => inOtherUnits('water', litres, this.system);
   protected readonly fullness = (litres: number) => Math.min(1, litres / (this.bench()?.sprayerL ?? litres));
 
+  protected readonly strengthWord = (unit: string) => (unit === 'percent' ? '%' : unit);
+  protected readonly cautions = computed(() => {
+    const [entry, planting] = [this.entry(), this.options.planting()];
+    return entry && planting ? cautionsOf(entry, planting.setting) : [];
+  });
+  protected readonly harvestDays = computed(() => {
+    const [entry, host] = [this.entry(), this.#library.hosts().get(this.options.planting()?.host ?? '')];
+    return entry && host ? preHarvestFor(entry, host) : (entry?.preHarvestDays ?? 0);
+  });
   protected readonly harvestWord = (days: number) =>
     days === 0 ? 'It may be picked once it is dry, and washed.' : `Nothing is picked for ${days} ${days === 1 ? 'day' : 'days'}.`;
 

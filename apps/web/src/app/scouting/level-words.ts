@@ -7,6 +7,8 @@ export function levelWords({ measure, act }: Level): string {
     'plants-percent': `${act} % of plants`,
     'count-per-plant': `${act} on a plant`,
     'count-per-leaf': `${act} on a leaf`,
+    'count-per-m2': `${act} to a square metre`,
+    'count-per-minute': `${act} in a minute`,
     'leaf-percent': `${act} % of the leaf`,
   };
   return words[measure];

@@ -5,7 +5,7 @@ import { MatSelectModule } from '@angular/material/select';
 import type { Stop } from '@field-nurse/contract';
 import { levelsNow, readMeter, walkPicks } from '@field-nurse/core/sampling';
 import { seededRandom } from '@field-nurse/core/statistics';
-import type { LevelNow } from '@field-nurse/core/sampling';
+import type { LevelNow, ThresholdMeasure } from '@field-nurse/core/sampling';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
@@ -20,6 +20,13 @@ export type Sample = Pick<Stop, 'target' | 'measure' | 'sample' | 'decision'>;
 export const noSample: Sample = { target: null, measure: null, sample: [], decision: null };
 
 const mostPicks = 12;
+
+const countLabels: Readonly<Partial<Record<ThresholdMeasure, string>>> = {
+  'leaf-percent': 'Percent of leaf',
+  'count-per-leaf': 'On this leaf',
+  'count-per-m2': 'On this square metre',
+  'count-per-minute': 'In this minute',
+};
 
 /** Enough? Count plant by plant against the level at which it pays to act: act, leave, or look at more. */
 @Component({
@@ -55,13 +62,7 @@ export class Meter {
   protected readonly canWrite = this.#garden.canWrite;
   protected readonly words = levelWords;
   protected readonly yesNo = computed(() => ['any', 'plants-percent'].includes(this.level()?.measure ?? ''));
-  protected readonly countLabel = computed(() =>
-    this.level()?.measure === 'leaf-percent'
-      ? 'Percent of leaf'
-      : this.level()?.measure === 'count-per-leaf'
-        ? 'On this leaf'
-        : 'On this plant',
-  );
+  protected readonly countLabel = computed(() => countLabels[this.level()?.measure ?? 'count-per-plant'] ?? 'On this plant');
   protected readonly counted = linkedSignal<number, number>({ source: () => this.sample().sample.length, computation: () => 0 });
 
   protected readonly reading = computed(() => {

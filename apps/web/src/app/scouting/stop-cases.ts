@@ -55,7 +55,7 @@ export class StopCases {
     { id, plantingId }: Pick<Case, 'id' | 'plantingId'>,
     { severity, sample, measure, damage, note }: StopDraft,
   ): Written<'assessments'> {
-    const counted = measure === 'count-per-plant' || measure === 'count-per-leaf';
+    const counted = measure?.startsWith('count-');
     return {
       caseId: id,
       plantingId,
