@@ -1,5 +1,6 @@
 import type { Library } from './entries.js';
 import { inseparablePairs } from './inseparablePairs.js';
+import { treatmentFaults } from './treatmentFaults.js';
 
 /**
  * Find what a schema of single entries can't see: references to nothing, ids used twice, look-alikes named on one side only,
@@ -13,6 +14,7 @@ export function crossCheck(library: Library): string[] {
     ...brokenReferences(library),
     ...oneSidedLookalikes(library),
     ...unusedSigns(library),
+    ...treatmentFaults(library),
     ...inseparablePairs(library).map(([one, other]) => `${one.id} and ${other.id} can't be told apart by any sign`),
   ];
 }

@@ -121,11 +121,18 @@ test('days to harvest go by the plant first, then by one that it is like, then b
   const leek = { id: 'leek', family: 'alliums' };
   expect(preHarvestFor(card, potatoes.host)).toBe(7);
   expect(preHarvestFor(card, leek)).toBe(21);
-  expect(preHarvestFor({ ...card, preHarvestOn: [...card.preHarvestOn, { host: 'onion', days: 28 }] }, { ...leek, like: 'onion' })).toBe(28);
+  expect(preHarvestFor({ ...card, preHarvestOn: [...card.preHarvestOn, { host: 'onion', days: 28 }] }, { ...leek, like: 'onion' })).toBe(
+    28,
+  );
 });
 
 test("a season's maximum counts products of one mode of action together, multi-site ones each for itself", () => {
-  const acting = (id: string, scheme: string, group: string, countsAs?: string) => ({ ...card, id, modeOfAction: { scheme, group }, countsAs });
+  const acting = (id: string, scheme: string, group: string, countsAs?: string) => ({
+    ...card,
+    id,
+    modeOfAction: { scheme, group },
+    countsAs,
+  });
   expect(countedAs(acting('a', 'IRAC', '4A'))).toBe('IRAC 4A');
   expect(countedAs(acting('b', 'FRAC', 'M02'))).toBe('b');
   expect(countedAs(acting('c', 'FRAC', 'BM02'))).toBe('c');
@@ -133,7 +140,12 @@ test("a season's maximum counts products of one mode of action together, multi-s
   const [one, other] = [acting('one', 'IRAC', '4A'), acting('other', 'IRAC', '4A')];
   const lines = judgeByLabel(
     { ...one, seasonMax: 1, harmsHosts: [] },
-    { planting: potatoes, earlier: [used('other', 60)], warmth: { temperatureC: 18 }, cards: new Map([one, other].map((each) => [each.id, each])) },
+    {
+      planting: potatoes,
+      earlier: [used('other', 60)],
+      warmth: { temperatureC: 18 },
+      cards: new Map([one, other].map((each) => [each.id, each])),
+    },
   );
   expect(not('broken', lines)).toEqual(['season-max']);
 });

@@ -25,7 +25,8 @@ export function pricesOf({
   daysToEnd,
 }: Pick<Situation, 'worth' | 'host' | 'daysToFrost' | 'daysToEnd'>): Prices {
   const daysLeft = Math.min(host.tender ? (daysToFrost ?? Infinity) : Infinity, daysToEnd ?? Infinity);
-  return { plantValue: plantValues[worth] * Math.min(1, daysLeft / fullSeasonDays), minute: minutePrice };
+  // What a trouble can still take goes with the days left, and with how far it grows in them.
+  return { plantValue: plantValues[worth] * Math.min(1, daysLeft / fullSeasonDays) ** 2, minute: minutePrice };
 }
 
 /**

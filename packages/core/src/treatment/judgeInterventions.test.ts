@@ -158,7 +158,7 @@ test('what must be said loudly is an alert, once for each kind', () => {
 
 test('frost on a tender crop, or its end, takes the worth out of every treatment', () => {
   const tender = { ...situation, host: { ...situation.host, tender: true } };
-  expect(pricesOf({ ...tender, daysToFrost: 9 }).plantValue).toBeCloseTo(0.8, 12);
+  expect(pricesOf({ ...tender, daysToFrost: 9 }).plantValue).toBeCloseTo(0.16, 12);
   expect(pricesOf({ ...situation, daysToFrost: 9 }).plantValue).toBe(4);
   expect(pricesOf({ ...situation, daysToEnd: 0 }).plantValue).toBe(0);
   expect(pricesOf({ ...situation, worth: 'dear' }).plantValue).toBe(20);

@@ -2,7 +2,8 @@ import { openQuestions } from './openQuestions';
 import { condition, situation, spray, treatment } from './testSituation';
 
 const known = { bare: false, hidden: 'stem', stage: 'colony', flowersInDays: 90, waterNear: false, animalsNear: false, temperatureC: 18 };
-const asks = (card: object, change: object = {}) => openQuestions([{ ...spray, ...card }], { ...situation, ...known, ...change } as typeof situation);
+const asks = (card: object, change: object = {}) =>
+  openQuestions([{ ...spray, ...card }], { ...situation, ...known, ...change } as typeof situation);
 
 test('nothing is asked that changes no verdict', () => {
   expect(asks({ reach: 'systemic' })).toEqual([]);

@@ -19,7 +19,15 @@ function judge(change: Change): string[] {
 
 /** Eggs with this chance, by what was seen. */
 const chances = (eggs: number): Partial<Situation> => ({
-  stageChances: new Map([['aphid', new Map([['winter-eggs', eggs], ['colony', 1 - eggs]])]]),
+  stageChances: new Map([
+    [
+      'aphid',
+      new Map([
+        ['winter-eggs', eggs],
+        ['colony', 1 - eggs],
+      ]),
+    ],
+  ]),
 });
 const oil: InterventionFacts = { ...spray, id: 'oil', name: 'Oil' };
 const neutral = situation.region;
@@ -106,7 +114,6 @@ test.each<[string, Change, string[]]>([
     },
     ['ruled-out', 'apart'],
   ],
-
 
   ['not for what is eaten', { spray: { onEaten: false } }, ['ruled-out', 'not-on-eaten']],
   ['not eaten: allowed', { spray: { onEaten: false }, situation: { edible: false } }, ['fits']],

@@ -47,6 +47,8 @@ export function findNamed<T extends Named>(
   typed: string,
   favoured: (entry: T) => number = () => 0,
 ): Found<T> | undefined {
+  const byId = entries.find(({ id }) => id === typed);
+  if (byId) return { entry: byId, couldBe: [], qualifier: '' };
   const index = nameIndexOf(entries);
   const written = wordsOf(typed.replace(quoted, ' '));
   if (written.length === 0) return undefined;
