@@ -12,6 +12,7 @@ export const settings: GardenSettings = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  notListed: [],
   seasonStart: null,
   weatherStation: null,
 };

@@ -44,6 +44,8 @@ export const gardenSettings = z.strictObject({
   region: entry,
   /** month and day on which a season begins; none: 1 January in the north, 1 July in the south */
   seasonStart: monthDay.nullable().default(null),
+  /** reportable suspects of which the authority said that they are not listed where the garden is, by condition */
+  notListed: z.array(entry).max(100).default([]),
   /** the weather station that is read for it, by its id; none: weather comes from files alone */
   weatherStation: entry.nullable().default(null),
 });

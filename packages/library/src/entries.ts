@@ -163,6 +163,7 @@ export const intervention = z.strictObject({
   sold: z.enum(['amateur', 'varies', 'professional']).optional().describe('to whom; nothing for what is not bought as a product'),
   restricted: z.boolean().default(false).describe('a licensed applicator decides and applies'),
   dont: z.boolean().default(false).describe('what people try and should not'),
+  nextSeason: z.boolean().default(false).describe('helps next time, and changes nothing today'),
   bees: harm.default('none'),
   daysBeforeFlower: z.int().min(0).default(0).describe('not within so many days before the planting flowers'),
   helpers: harm.default('none'),

@@ -1,6 +1,6 @@
 import type { Stored, Written } from '@field-nurse/contract';
 import { plantingOn } from '@field-nurse/core/ground';
-import { earlierApplications, judgeByLabel } from '@field-nurse/core/label';
+import { earlierApplications, judgeByLabel, preHarvestFor } from '@field-nurse/core/label';
 import { dayAt, daysBetween, hourMs, intervalsAfter } from '@field-nurse/core/timing';
 import type { Intervention, Library } from '@field-nurse/library';
 import { brokenLineText } from '@field-nurse/library/texts';
@@ -36,13 +36,16 @@ export async function judgeApplication(
     if (!planting) return { target: { ...target, areaM2: target.areaM2 ?? null, notPickedBefore: null }, brokenLines: [] };
     const state = plantingOn(planting, day);
     const host = library.hosts.find((one) => one.id === planting.host);
-    const { notPickedBefore } = intervalsAfter(appliedAt, garden.timeZone, card, planting.eaten);
+    const labelled = { id: planting.host, family: host?.family ?? '', like: host?.like };
+    const limits = { ...card, preHarvestDays: preHarvestFor(card, labelled) };
+    const { notPickedBefore } = intervalsAfter(appliedAt, garden.timeZone, limits, planting.eaten);
     const lines = judgeByLabel(card, {
       planting: {
-        host: { id: planting.host, family: host?.family ?? '' },
+        host: labelled,
         setting: state.setting,
         eaten: planting.eaten,
         inFlower: state.inFlower,
+        ...(state.nextFlowerOn && { flowersInDays: daysBetween(day, state.nextFlowerOn) }),
         ...(state.nextHarvestOn && { daysToHarvest: daysBetween(day, state.nextHarvestOn) }),
       },
       earlier: earlierApplications(await appliedOn(db, garden, planting.id, id), day, garden.seasonStart),

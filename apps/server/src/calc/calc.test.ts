@@ -71,13 +71,14 @@ describe('words that say little, or too much', () => {
 });
 
 test('options: every one that acts on the causes is there, the ruled-out ones with their reasons', async () => {
-  const { options } = await calc<{ options: { verdict: string; reasons: { weight: string }[] }[] }>('options', {
+  const { options } = await calc<{ options: { id: string; verdict: string; reasons: { weight: string }[] }[] }>('options', {
     host: 'leek',
     conditions: ['Leek and garlic rust'],
     setting: 'outdoor',
     stance: 'organic',
   });
-  expect(options).toHaveLength(7);
+  for (const id of ['watch', 'harvest-now', 'sulphur', 'difenoconazole', 'tebuconazole', 'resistant-variety'])
+    expect(options.map((one) => one.id)).toContain(id);
   for (const { verdict, reasons } of options) expect(reasons.some(({ weight }) => weight === 'ruled-out')).toBe(verdict === 'ruled-out');
 });
 

@@ -47,10 +47,10 @@ test('a calculation comes back as it went out of core, and so do its refusals', 
 });
 
 test('entries of a garden’s own count', async () => {
-  const own = [{ kind: 'hosts' as const, entry: { ...server.library.hosts[0]!, id: 'osier-bean', name: 'Osier bean', names: [] } }];
-  const ask = { host: 'osier-bean' };
+  const own = [{ kind: 'hosts' as const, entry: { ...server.library.hosts[0]!, id: 'glimmerwort', name: 'Glimmerwort', names: [] } }];
+  const ask = { host: 'glimmerwort' };
   expect(await calculator.calculate('differential', ask)).toMatchObject({ refused: { code: 'unknown-name' } });
-  expect(await calculator.calculate('differential', ask, own)).toMatchObject({ answer: { host: { id: 'osier-bean' } } });
+  expect(await calculator.calculate('differential', ask, own)).toMatchObject({ answer: { host: { id: 'glimmerwort' } } });
 });
 
 test('while the worst that is allowed is worked out, the server answers everybody else', async () => {

@@ -19,6 +19,7 @@ export const demoSettings: GardenSettings = {
   units: 'metric',
   stance: 'organic',
   region: 'tidal-march',
+  notListed: [],
   seasonStart: null,
   weatherStation: 'osier-weir',
 };

@@ -69,6 +69,9 @@ export interface GardenLaw {
   readonly region: string;
   /** `MM-DD` */
   readonly seasonStart: string;
+  readonly latitude: number | null;
+  /** suspects that need not be reported here, as the authority said */
+  readonly notListed: readonly string[];
   /** number of the newest change */
   readonly sequence: number;
 }
@@ -76,13 +79,15 @@ export interface GardenLaw {
 export async function gardenLaw(db: Db, gardenId: string, now: () => Date): Promise<GardenLaw> {
   const [row] = await db.select().from(gardens).where(eq(gardens.id, gardenId));
   if (!row) throw notFound('This garden');
-  const { id, timeZone, stance, region, latitude } = row;
+  const { id, timeZone, stance, region, latitude, notListed } = row;
   return {
     id,
     now: row.fixedNow ?? now(),
     timeZone,
     stance: stance as GardenLaw['stance'],
     region,
+    latitude,
+    notListed,
     seasonStart: row.seasonStart ?? usualSeasonStart(latitude),
     sequence: row.lastSequence,
   };

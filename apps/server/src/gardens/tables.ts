@@ -31,6 +31,8 @@ export const gardens = pgTable(
     region: text('region').notNull(),
     /** month and day, MM-DD; none: as usual in its half of the world */
     seasonStart: text('season_start'),
+    /** suspects that need not be reported here, as the authority said */
+    notListed: text('not_listed').array().notNull().default([]),
     weatherStation: text('weather_station'),
     /** the clock of a demo garden stands still */
     fixedNow: timestamp('fixed_now', { withTimezone: true }),

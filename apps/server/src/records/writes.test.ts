@@ -144,7 +144,7 @@ describe('an application', () => {
     const sent = garden.owner.send('put', garden.path('applications', randomUUID()), fresh(application(plant)));
     expect(await sent).toMatchObject({
       reEntryAt: '2026-07-19T18:00:00.000Z',
-      targets: [{ notPickedBefore: '2026-07-24' }],
+      targets: [{ notPickedBefore: '2026-07-31' }],
       repeatFrom: '2026-07-24',
     });
   });

@@ -30,7 +30,7 @@ describe('a decision', () => {
   test('bears the server’s verdict and its reasons', async () => {
     const stored = await put<{ reasons: { code: string; text: string }[] }>('decisions', decision(sick));
     expect(stored).toMatchObject({ verdict: 'care', weather: null });
-    expect(stored.reasons.find(({ code }) => code === 'harvest-close')?.text).toContain('7 days');
+    expect(stored.reasons.find(({ code }) => code === 'harvest-close')?.text).toContain('14 days');
   });
 
   test('with a verdict of its own is no decision', async () => {
@@ -96,10 +96,10 @@ describe('an application', () => {
     const targets = [value.targets[0], { ...value.targets[0], plantingId: cut, plants: 1 }];
     expect(await put('applications', { ...value, targets })).toMatchObject({
       targets: [
-        { plantingId: eaten, notPickedBefore: '2026-07-24' },
+        { plantingId: eaten, notPickedBefore: '2026-07-31' },
         { plantingId: cut, notPickedBefore: null },
       ],
-      card: { name: 'Copper hydroxide', source: 'typical', preHarvestDays: 7 },
+      card: { name: 'Copper hydroxide', source: 'typical', preHarvestDays: 14 },
     });
   });
 

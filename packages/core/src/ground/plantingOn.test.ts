@@ -11,6 +11,7 @@ test('nothing has happened: it stands where it was planted', () => {
     inFlower: false,
     stage: null,
     harvest: null,
+    nextFlowerOn: null,
     nextHarvestOn: null,
     endedOn: null,
   });
@@ -68,7 +69,7 @@ test('it has ended from that day on, and not before', () => {
   ]);
 });
 
-test('what is planned changes nothing of today but the harvest to come; the order in which it was noted is no matter', () => {
+test('what is planned changes nothing of today but the harvest and the flowering to come; the order in which it was noted is no matter', () => {
   const day = fc.integer({ min: 1, max: 28 }).map((n) => `2026-07-${String(n).padStart(2, '0')}`);
   const event = fc.oneof(
     fc.record({ kind: fc.constant('moved' as const), on: day, placeId: fc.uuid(), setting: fc.constant('indoor') }),
@@ -78,8 +79,21 @@ test('what is planned changes nothing of today but the harvest to come; the orde
   fc.assert(
     fc.property(fc.uniqueArray(event, { selector: ({ kind, on }) => `${kind} ${on}`, maxLength: 8 }), day, (events, today) => {
       const now = plantingOn(leeks(...events), today);
-      expect(plantingOn(leeks(...events.filter(({ on }) => on <= today)), today)).toEqual(now);
+      const told = plantingOn(leeks(...events.filter(({ on }) => on <= today)), today);
+      expect({ ...told, nextFlowerOn: now.nextFlowerOn }).toEqual(now);
       expect(plantingOn(leeks(...[...events].reverse()), today)).toEqual(now);
     }),
   );
+});
+
+test('a flowering that is planned is told by its day, until it is there or the planting has ended', () => {
+  const next = (day: string, events: PlantingEvent[] = [{ kind: 'flowering', on: '2026-06-01', until: null }]) =>
+    plantingOn({ placeId: 'bed', setting: 'outdoor', events }, day).nextFlowerOn;
+  expect([next('2026-05-20'), next('2026-06-01'), next('2026-05-20', [])]).toEqual(['2026-06-01', null, null]);
+  expect(
+    next('2026-05-20', [
+      { kind: 'flowering', on: '2026-06-01', until: null },
+      { kind: 'ended', on: '2026-05-02' },
+    ]),
+  ).toBeNull();
 });

@@ -21,6 +21,8 @@ export interface PlantingState<Setting extends string = string> {
   readonly stage: string | null;
   /** the window in which it is picked now, or else the next one that is planned */
   readonly harvest: { readonly from: string; readonly until: string | null } | null;
+  /** first day after this one on which it is to flower, as planned */
+  readonly nextFlowerOn: string | null;
   /** first day from this one on on which it may be picked */
   readonly nextHarvestOn: string | null;
   /** the day on which it ended, if it has by then */
@@ -51,11 +53,15 @@ export function plantingOn<Setting extends string>(planting: PlantingHistory<Set
     setting: moved?.setting ?? planting.setting,
     inFlower: !endedOn && flowering !== undefined && (flowering.until === null || flowering.until >= day),
     stage: last('stage')?.stage ?? null,
+    nextFlowerOn: endedOn ? null : firstAfter(day, planting.events),
     harvest,
     nextHarvestOn: harvest && (harvest.from > day ? harvest.from : day),
     endedOn,
   };
 }
+
+const firstAfter = (day: string, events: readonly PlantingEvent[]): string | null =>
+  events.flatMap(({ kind, on }) => (kind === 'flowering' && on > day ? [on] : [])).sort()[0] ?? null;
 
 function harvestOn(events: readonly PlantingEvent[], day: string): PlantingState['harvest'] {
   const windows = events

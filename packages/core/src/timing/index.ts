@@ -15,5 +15,7 @@ export type { WeatherDay } from './weatherDays.js';
 export { seasonWeather } from './seasonWeather.js';
 export type { SeasonWeather } from './seasonWeather.js';
 export { recentWeather } from './recentWeather.js';
+export { weatherToday } from './weatherToday.js';
+export type { WeatherToday } from './weatherToday.js';
 export { sprayWindows, usualSprayLimits } from './sprayWindows.js';
 export type { SprayLimits, SprayWindow } from './sprayWindows.js';

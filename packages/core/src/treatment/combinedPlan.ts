@@ -35,7 +35,7 @@ export function planFor(
   all: ReadonlyMap<string, InterventionFacts>,
   situation: Situation,
 ): PlanStep[] {
-  const open = options.filter(({ verdict }) => verdict !== 'ruled-out');
+  const open = options.filter(({ id, verdict }) => verdict !== 'ruled-out' && !all.get(id)!.nextSeason);
   const standsAlone = ({ rung }: JudgedIntervention) => rung === 'none' || rung === 'removal';
   const loss = (chosen: readonly JudgedIntervention[]) => lossOf(chosen, all, situation);
   const combined = combine(

@@ -18,6 +18,8 @@ export interface InterventionFacts extends LabelCard {
   readonly restricted: boolean;
   /** what people try and should not */
   readonly dont: boolean;
+  /** helps next time, and changes nothing today */
+  readonly nextSeason: boolean;
   /** to whom it is sold; nothing for what is not bought as a product */
   readonly sold?: 'amateur' | 'varies' | 'professional' | undefined;
   readonly helpers: Harm;

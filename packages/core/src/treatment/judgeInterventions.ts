@@ -62,7 +62,7 @@ function judge(
   const effects = covered.map(({ effect }) => effect);
   const of = covered.map(({ condition }) => condition);
   const reasons = reasonsFor({ intervention, effects, of, all }, situation);
-  const kept = situation.conditions.map((condition) => keptShare(intervention.id, condition, situation));
+  const kept = situation.conditions.map((condition) => (intervention.nextSeason ? 0 : keptShare(intervention.id, condition, situation)));
   return {
     id: intervention.id,
     name: intervention.name,

@@ -75,6 +75,7 @@ test.each<[string, Change, string[]]>([
   ['flowers within two weeks', { spray: { bees: 'serious', daysBeforeFlower: 3 }, situation: { flowersInDays: 3 } }, ['care', 'bees-soon']],
   ['flowers later: bees are elsewhere', { spray: { bees: 'serious' }, situation: { flowersInDays: 14 } }, ['fits']],
 
+  ['helps next time only', { spray: { nextSeason: true } }, ['care', 'next-season']],
   ['nobody should do it', { spray: { dont: true } }, ['ruled-out', 'dont']],
   ['sold to professionals', { spray: { sold: 'professional' } }, ['care', 'check-sold']],
   ['sold to gardeners in places', { spray: { sold: 'varies' } }, ['care', 'check-sold']],

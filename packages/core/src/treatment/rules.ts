@@ -9,6 +9,7 @@ export type ReasonCode =
   | 'ask-first'
   | 'report-first'
   | 'dont'
+  | 'next-season'
   | 'check-sold'
   | 'bees-soon'
   | 'bees-unknown'
@@ -116,6 +117,8 @@ const region: Rule = ({ intervention }, { region: rules }) => {
 };
 
 const dont: Rule = ({ intervention }) => (intervention.dont ? ruledOut('dont') : undefined);
+
+const later: Rule = ({ intervention }) => (intervention.nextSeason ? care('next-season') : undefined);
 
 /** Names of a plant in effects and cards: itself, a plant that it is like, its family. */
 const isNamed = ({ host }: Situation, names: readonly string[]) =>
@@ -296,6 +299,7 @@ function byLabel({ intervention, all }: Proposal, situation: Situation): Reason[
 const rules: readonly Rule[] = [
   notifiable,
   dont,
+  later,
   region,
   otherPlant,
   season,

@@ -17,6 +17,7 @@ export const spray: InterventionFacts = {
   daysBeforeFlower: 0,
   kills: [],
   dont: false,
+  nextSeason: false,
   animals: 'none',
   water: 'none',
   onlyHosts: [],

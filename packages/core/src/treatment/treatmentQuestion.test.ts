@@ -4,10 +4,10 @@ import type { CaseOnDay } from './index';
 const leeks: CaseOnDay<string, 'wax', 'organic'> = {
   on: '2026-07-18',
   conditions: ['leek-rust'],
-  case: { stage: null, hidden: null, helpersSeen: false },
-  planting: { host: 'leek', setting: 'outdoor', eaten: true, inFlower: false, nextHarvestOn: '2026-07-22' },
+  case: { stage: null, hidden: null, helpersSeen: false, findings: [{ sign: 'rust-pustules', state: 'seen' }] },
+  planting: { host: 'leek', setting: 'outdoor', eaten: true, inFlower: false, nextFlowerOn: null, nextHarvestOn: '2026-07-22', plants: 40 },
   applied: [{ intervention: 'sulphur', appliedOn: '2026-07-02' }],
-  garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01' },
+  garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01', latitude: 52, notListed: ['box-blight'] },
   weather: null,
 };
 
@@ -20,6 +20,11 @@ test('is that of the planting and the garden on the day', () => {
     edible: true,
     daysToHarvest: 4,
     helpersSeen: false,
+    findings: [{ sign: 'rust-pustules', state: 'seen' }],
+    month: 7,
+    hemisphere: 'north',
+    plants: 40,
+    notListed: ['box-blight'],
     recent: [{ ingredient: 'sulphur', daysAgo: 16 }],
     seasonDays: 198,
     stance: 'organic',
@@ -67,9 +72,18 @@ test('no more than the calculation takes, the newest first', () => {
 });
 
 test('what the case says of stage, hiding and helpers goes along', () => {
-  expect(treatmentQuestion({ ...leeks, case: { stage: 'pustules', hidden: 'wax', helpersSeen: true } })).toMatchObject({
+  expect(treatmentQuestion({ ...leeks, case: { stage: 'pustules', hidden: 'wax', helpersSeen: true, findings: [] } })).toMatchObject({
     stage: 'pustules',
     hidden: 'wax',
     helpersSeen: true,
   });
+});
+
+test('in the south the season is the other one, and a flowering that is planned counts its days', () => {
+  const south = treatmentQuestion({
+    ...leeks,
+    garden: { ...leeks.garden, latitude: -34 },
+    planting: { ...leeks.planting, nextFlowerOn: '2026-07-30' },
+  })!;
+  expect([south.hemisphere, south.flowersInDays]).toEqual(['south', 12]);
 });

@@ -15,24 +15,42 @@ export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School
   readonly on: string;
   /** working diagnosis, by condition */
   readonly conditions: readonly string[];
-  readonly case: { readonly stage: string | null; readonly hidden: Hidden | null; readonly helpersSeen: boolean };
+  readonly case: {
+    readonly stage: string | null;
+    readonly hidden: Hidden | null;
+    readonly helpersSeen: boolean;
+    /** of these, what was seen and what was looked for and absent goes along; old scars tell no stage */
+    readonly findings: readonly { readonly sign: string; readonly state: string }[];
+  };
   /** as it stands on that day */
   readonly planting: {
     readonly host: string;
     readonly setting: Setting;
     readonly eaten: boolean;
     readonly inFlower: boolean;
+    readonly nextFlowerOn: string | null;
     readonly nextHarvestOn: string | null;
+    readonly plants: number;
   };
   /** on that planting, in any order */
   readonly applied: readonly { readonly intervention: string; readonly appliedOn: string }[];
-  readonly garden: { readonly stance: School; readonly region: string; /** `MM-DD` */ readonly seasonStart: string };
+  readonly garden: {
+    readonly stance: School;
+    readonly region: string;
+    /** `MM-DD` */
+    readonly seasonStart: string;
+    /** degrees north; not known: north */
+    readonly latitude: number | null;
+    /** suspects of which the authority said that they need not be reported here */
+    readonly notListed: readonly string[];
+  };
   readonly weather: SaidWeather | null;
 }
 
 // Intervals between products reach back over the beginning of a season; older ones decide nothing.
 const rememberedDays = 400;
 const mostRemembered = 100;
+const mostFindings = 60;
 
 /**
  * The question "what can be done for this planting on this day?", as the options are asked.
@@ -56,12 +74,20 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     inFlower: planting.inFlower,
     edible: planting.eaten,
     helpersSeen: about.case.helpersSeen,
+    findings: about.case.findings
+      .flatMap(({ sign, state }) => (state === 'seen' || state === 'absent' ? [{ sign, state } as const] : []))
+      .slice(0, mostFindings),
+    month: Number(on.slice(5, 7)),
+    hemisphere: (garden.latitude ?? 1) < 0 ? ('south' as const) : ('north' as const),
+    plants: planting.plants,
+    notListed: [...garden.notListed],
     recent,
     seasonDays: daysBetween(seasonOf(on, garden.seasonStart).from, on),
     stance: garden.stance,
     region: garden.region,
     ...(about.case.stage && { stage: about.case.stage }),
     ...(about.case.hidden && { hidden: about.case.hidden }),
+    ...(planting.nextFlowerOn && { flowersInDays: Math.max(0, daysBetween(on, planting.nextFlowerOn)) }),
     ...(planting.nextHarvestOn && { daysToHarvest: Math.max(0, daysBetween(on, planting.nextHarvestOn)) }),
     ...known('temperatureC', weather?.temperatureC),
     ...known('daysToFrost', weather?.daysToFrost),

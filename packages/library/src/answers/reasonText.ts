@@ -21,6 +21,7 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'ask-first': (f) => `${f['condition']} must be reported in many places. Ask whether it is listed where you are, before anything else.`,
   'report-first': () => 'This comes first, whatever it costs.',
   dont: () => 'Don’t: it poisons you or the plant, or does nothing.',
+  'next-season': () => 'For next time: it changes nothing on these plants today.',
   'check-sold': (f) =>
     f['to'] === 'professional'
       ? 'In most places only professionals may buy and use it. Check that this may be bought and used in a garden where you are.'

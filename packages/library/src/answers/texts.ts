@@ -1,4 +1,5 @@
 // Sentences made from core's codes.
 export { brokenLineText } from './brokenLineText.js';
 export { cautionsOf } from './cautionsOf.js';
+export { questionText } from './questionText.js';
 export { reasonText } from './reasonText.js';

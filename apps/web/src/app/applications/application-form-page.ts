@@ -6,6 +6,8 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
+import { preHarvestFor } from '@field-nurse/core/label';
+import type { Intervention } from '@field-nurse/library';
 import { dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { workingConditions } from '../cases/case-diagnoses';
@@ -112,7 +114,8 @@ export class ApplicationFormPage {
     const [chosen, entry, applied] = [this.#chosen(), this.#entry(), this.#appliedAt()];
     if (chosen.length === 0 || !entry || !applied) return undefined;
     const eaten = chosen.some((planting) => planting.eaten);
-    const { reEntryAt, notPickedBefore, repeatFrom } = intervalsAfter(applied, this.#zone, entry, eaten);
+    const days = Math.max(0, ...chosen.map(({ host }) => this.#harvestDays(entry, host)));
+    const { reEntryAt, notPickedBefore, repeatFrom } = intervalsAfter(applied, this.#zone, { ...entry, preHarvestDays: days }, eaten);
     const typical = ['biological', 'soft', 'synthetic'].includes(entry.rung);
     return {
       reEntry:
@@ -123,6 +126,11 @@ export class ApplicationFormPage {
       repeat: repeatFrom ? `Not again before ${dayWord(repeatFrom, this.garden.today())}.` : '',
     };
   });
+  #harvestDays(card: Intervention, id: string): number {
+    const host = this.#library.hosts().get(id);
+    return host ? preHarvestFor(card, host) : card.preHarvestDays;
+  }
+
   protected readonly warnings = computed(() => {
     const [card, applied] = [this.#entry(), this.#appliedAt()];
     if (!card || !applied) return [];

@@ -22,10 +22,11 @@ export interface BeingLogged {
 export function brokenLines({ card, cards, planting, host, on, others, seasonStart, temperatureC }: BeingLogged): string[] {
   const lines = judgeByLabel(card, {
     planting: {
-      host: { id: planting.host, family: host?.family ?? '' },
+      host: { id: planting.host, family: host?.family ?? '', like: host?.like },
       setting: planting.setting,
       eaten: planting.eaten,
       inFlower: planting.inFlower,
+      ...(planting.nextFlowerOn && { flowersInDays: daysBetween(on, planting.nextFlowerOn) }),
       ...(planting.nextHarvestOn && { daysToHarvest: daysBetween(on, planting.nextHarvestOn) }),
     },
     earlier: earlierApplications(others, on, seasonStart),

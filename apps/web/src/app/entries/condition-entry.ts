@@ -1,9 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Case } from '@field-nurse/contract';
+import { mustReport } from '@field-nurse/core/treatment';
 import { Garden } from '../gardens/garden';
 import { dayWord } from '../shared/days';
-import { evidenceWords, kindWords, onsetWords, patternWords, roleWords, rungWords, settingWords, stageWords } from '../shared/words';
+import {
+  continentWords,
+  evidenceWords,
+  kindWords,
+  onsetWords,
+  patternWords,
+  roleWords,
+  rungWords,
+  settingWords,
+  stageWords,
+} from '../shared/words';
 import { Disputes } from './disputes';
 import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
@@ -56,12 +67,15 @@ export class ConditionEntry {
     return `${plant}, ${this.garden.place(planting?.placeId ?? '')?.name}, since ${dayWord(openedOn, this.garden.today())}`;
   };
   protected readonly south = computed(() => (this.garden.summary().latitude ?? 1) < 0);
-  protected readonly notifiable = computed(
-    () =>
-      this.library
-        .index()
-        ?.regions.find(({ id }) => id === this.garden.summary().region)
-        ?.notifiable.includes(this.entry()) ?? false,
+  protected readonly notifiable = computed(() => {
+    const { region, notListed } = this.garden.summary();
+    const rules = this.library.index()?.regions.find(({ id }) => id === region);
+    return rules !== undefined && mustReport(this.one(), { region: rules, notListed }) === 'report';
+  });
+  protected readonly range = computed(() =>
+    this.one()
+      .range.map((id) => continentWords[id])
+      .join(', '),
   );
 
   protected readonly kinds = kindWords;

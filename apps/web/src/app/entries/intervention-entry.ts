@@ -1,8 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { cautionsOf } from '@field-nurse/library/texts';
 import { protectWords, rungWords, settingWords } from '../shared/words';
 import { Disputes } from './disputes';
 import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
+
+const monthNames = Array.from({ length: 12 }, (_, month) =>
+  new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2001, month))),
+);
+const soldWords = {
+  amateur: 'Sold to gardeners in most places',
+  varies: 'Sold to gardeners in some places: check that it may be used where you are',
+  professional: 'Sold to professionals only in most places',
+} as const;
 
 /** Something that can be done: how, within which limits, and against what. */
 @Component({
@@ -24,7 +34,10 @@ import { Library } from '../library/library';
     @if (one().restricted) {
       <p class="fn-stop"><strong>Licensed people only.</strong> Field Nurse gives no mixing instruction for it.</p>
     }
-    @for (line of one().cautions; track line) {
+    @if (one().dont) {
+      <p class="fn-stop"><strong>Don’t.</strong> People try it, and should not.</p>
+    }
+    @for (line of cautions(); track line) {
       <p class="fn-care">{{ line }}</p>
     }
     <div class="columns">
@@ -35,6 +48,9 @@ import { Library } from '../library/library';
             <li>{{ step }}</li>
           }
         </ol>
+        @if (one().contactMinutes; as minutes) {
+          <p>Let it act for {{ minutes }} {{ minutes === 1 ? 'minute' : 'minutes' }}, by the clock.</p>
+        }
         @if (one().protect.length > 0) {
           <p>Wear or have: {{ protect() }}.</p>
         }
@@ -77,6 +93,7 @@ export class InterventionEntry {
       treat.filter(({ intervention }) => intervention === this.entry()).map(({ efficacy }) => ({ id, efficacy })),
     ),
   );
+  protected readonly cautions = computed(() => cautionsOf(this.one(), 'outdoor'));
   protected readonly limits = computed(() => {
     const one = this.one();
     const hosts = one.harmsHosts.map(({ host, why }) => `${this.#library.hostName(host)}: ${why}`);
@@ -85,19 +102,33 @@ export class InterventionEntry {
     );
     return [
       one.settings.length < 4 && `For ${one.settings.map((setting) => settingWords[setting]?.toLowerCase()).join(', ')}`,
-      one.temperatureC && `Between ${one.temperatureC.min} and ${one.temperatureC.max} °C`,
+      one.onlyHosts.length > 0 && `For ${one.onlyHosts.map((id) => this.#library.hostName(id).toLowerCase()).join(', ')} only`,
+      one.when === 'dormant' && 'On bare wood only',
+      one.months && `In ${one.months.map((month) => monthNames[month - 1]).join(', ')} (northern months)`,
+      one.soilC && `Soil between ${one.soilC.min} and ${one.soilC.max} °C`,
+      one.releaseDose &&
+        `${one.releaseDose.low} to ${one.releaseDose.high} to ${one.releaseDose.per === 'm2' ? 'a square metre' : 'a plant'}`,
+      one.temperatureC && `Air between ${one.temperatureC.min} and ${one.temperatureC.max} °C`,
       one.repeatDays && `Repeat after ${one.repeatDays[0]} to ${one.repeatDays[1]} days`,
       one.seasonMax && `At most ${one.seasonMax} a season`,
-      one.preHarvestDays > 0 && `${one.preHarvestDays} days to harvest`,
+      one.preHarvestDays > 0 && `${one.preHarvestDays} days to harvest, the longest that is usual: read your label`,
+      ...one.preHarvestOn.map(({ host, days }) => `${days} days to harvest on ${this.#library.hostName(host).toLowerCase()}`),
       !one.onEaten && 'Not on what is eaten',
       one.reEntryHours > 0 && `Keep out for ${one.reEntryHours} hours`,
       one.rainFastHours !== undefined && `Needs ${one.rainFastHours} hours without rain`,
       one.modeOfAction && `Mode of action: ${one.modeOfAction.scheme} ${one.modeOfAction.group}`,
       one.bees !== 'none' && `Bees: ${one.bees === 'serious' ? 'deadly, never on open flowers' : 'some harm, spray at dusk'}`,
       one.helpers !== 'none' && `Helpers: ${one.helpers === 'serious' ? 'kills them too' : 'some harm'}`,
+      one.daysBeforeFlower > 0 && `Not within ${one.daysBeforeFlower} days before flowering`,
+      one.water !== 'none' && `Water: ${one.water === 'serious' ? 'poisons ponds and ditches' : 'keep it out of ponds'}`,
+      one.animals !== 'none' && `Animals: ${one.animals === 'serious' ? 'deadly to some' : 'keep pets off it'}`,
+      ...one.kills.map(
+        ({ what, days }) => `Kills ${what === 'animals' ? 'predators that were set out' : 'friendly fungi and bacteria'} for ${days} days`,
+      ),
+      one.sold && soldWords[one.sold],
       !one.organic && 'Not organic',
       one.rate &&
-        `Rate: ${one.rate.amount} ${one.rate.unit} of ${one.rate.product} in ${one.rate.per.amount} ${one.rate.per.unit}. ${one.rate.basis}`,
+        `Rate: ${one.rate.amount} ${one.rate.unit} of ${one.rate.product} (${one.rate.strength.amount} ${one.rate.strength.unit === 'percent' ? '%' : one.rate.strength.unit}) to ${one.rate.per.amount} ${one.rate.per.unit}. ${one.rate.basis}`,
       ...hosts,
       ...apart,
     ].filter((line): line is string => typeof line === 'string');

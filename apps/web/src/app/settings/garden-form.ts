@@ -26,6 +26,7 @@ export const gardenForm = () =>
     stance: new FormControl<GardenSettings['stance']>('organic', { nonNullable: true }),
     region: text('neutral'),
     seasonStart: new FormControl<string | null>(null),
+    notListed: new FormControl<string[]>([], { nonNullable: true }),
     weatherStation: new FormControl<string | null>(null),
   });
 

@@ -88,6 +88,15 @@ export const kindWords: Readonly<Record<string, string>> = {
   helper: 'friend',
 };
 
+export const continentWords = {
+  europe: 'Europe',
+  'north-america': 'North America',
+  'south-america': 'South America',
+  africa: 'Africa',
+  asia: 'Asia',
+  australasia: 'Australasia',
+} as const;
+
 export const roleWords: Readonly<Record<string, string>> = {
   secondary: 'comes after something else',
   contributing: 'opens the door to others',

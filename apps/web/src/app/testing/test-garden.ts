@@ -27,6 +27,7 @@ export const summary: GardenSummary = {
   units: 'metric',
   stance: 'organic',
   region: 'neutral',
+  notListed: [],
   seasonStart: null,
   weatherStation: null,
   fixedNow: now,

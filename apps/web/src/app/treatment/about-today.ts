@@ -1,13 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import type { Case, Written } from '@field-nurse/contract';
+import { questionText } from '@field-nurse/library/texts';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { fromField, measures, toField } from '../shared/units';
 import { hidingWords } from '../shared/words';
+import { isAsked, TodaysFacts } from './todays-facts';
 import { TodaysWeather } from './todays-weather';
 
 export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen'>;
@@ -15,7 +18,7 @@ export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen
 /** What the options depend on today: the stage of the trouble, where it hides, helpers, and the weather. */
 @Component({
   selector: 'fn-about-today',
-  imports: [MatCheckboxModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [MatButtonToggleModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .grid {
@@ -26,12 +29,36 @@ export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen
     mat-form-field {
       min-width: 0;
     }
+    .question {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 12px;
+      align-items: center;
+      justify-content: space-between;
+    }
     mat-checkbox {
       display: block;
       margin-top: 8px;
     }
   `,
   template: `
+    @for (question of yesNo(); track question.fact) {
+      <div class="question">
+        <span [id]="question.fact">{{ question.text }}</span>
+        <mat-button-toggle-group
+          [attr.aria-labelledby]="question.fact"
+          hideSingleSelectionIndicator
+          [value]="question.answer"
+          (change)="facts.answer(case().plantingId, question.fact, $event.value)"
+        >
+          <mat-button-toggle [value]="true">Yes</mat-button-toggle>
+          <mat-button-toggle [value]="false">No</mat-button-toggle>
+        </mat-button-toggle-group>
+      </div>
+    }
+    @if (others(); as line) {
+      <p class="fn-small">It would change what is open to know: {{ line }}</p>
+    }
     <div class="grid">
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Stage now</mat-label>
@@ -69,7 +96,26 @@ export class AboutToday {
   readonly #system = inject(Garden).summary().units;
   readonly case = input.required<Case>();
   readonly conditions = input.required<readonly string[]>();
+  /** what would change a verdict if it were known */
+  readonly questions = input<readonly { readonly fact: string; readonly text: string }[]>([]);
   readonly changed = output<Partial<CaseFacts>>();
+  protected readonly facts = inject(TodaysFacts);
+  /** questions of yes and no: those that are open, and those that were answered today */
+  protected readonly yesNo = computed(() => {
+    const answers = this.facts.answersOf(this.case().plantingId);
+    const open = this.questions().flatMap(({ fact, text }) => (isAsked(fact) ? [{ fact, text }] : []));
+    const answered = Object.keys(answers)
+      .filter(isAsked)
+      .filter((fact) => !open.some((one) => one.fact === fact))
+      .map((fact) => ({ fact, text: questionText(fact) }));
+    return [...open, ...answered].map((one) => ({ ...one, answer: answers[one.fact] ?? null }));
+  });
+  /** the other questions, which have fields */
+  protected readonly others = computed(() =>
+    this.questions()
+      .flatMap(({ fact, text }) => (isAsked(fact) ? [] : [text]))
+      .join(' '),
+  );
   protected readonly hidings = Object.entries(hidingWords);
 
   protected readonly stages = computed(() => [

@@ -8,6 +8,8 @@ import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { deepEqual } from 'fast-equals';
 import { keepLatest } from '../shared/keep-latest';
+import { asked, TodaysFacts } from './todays-facts';
+import type { Answers } from './todays-facts';
 import { TodaysWeather } from './todays-weather';
 
 /** The options of one case, judged for today. */
@@ -21,22 +23,25 @@ export interface CaseOptions {
 
 /** The options of the case whose id stands in the address. Call it where things are injected. */
 export function caseOptions(id: Signal<string>): CaseOptions {
-  const [garden, calc, weather] = [inject(Garden), inject(Calc), inject(TodaysWeather)];
+  const [garden, calc, weather, facts] = [inject(Garden), inject(Calc), inject(TodaysWeather), inject(TodaysFacts)];
   const one = computed(() => garden.case(id()));
   const planting = computed(() => garden.planting(one()?.plantingId ?? ''));
   const situation = computed(
     () => {
       const [sick, plant] = [one(), planting()];
       return sick && plant
-        ? treatmentQuestion({
-            on: garden.today(),
-            conditions: workingConditions(sick.diagnoses),
-            case: sick,
-            planting: plant,
-            applied: garden.appliedDays(plant.id),
-            garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
-            weather: weather.said(),
-          })
+        ? withAnswers(
+            facts.answersOf(plant.id),
+            treatmentQuestion({
+              on: garden.today(),
+              conditions: workingConditions(sick.diagnoses),
+              case: sick,
+              planting: plant,
+              applied: garden.appliedDays(plant.id),
+              garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
+              weather: weather.said(),
+            }),
+          )
         : undefined;
     },
     { equal: deepEqual },
@@ -50,3 +55,6 @@ export function caseOptions(id: Signal<string>): CaseOptions {
     failed: computed(() => answer.error()?.message),
   };
 }
+
+const withAnswers = (answers: Answers, question: OptionsRequest | undefined): OptionsRequest | undefined =>
+  question && { ...question, ...asked(answers) };

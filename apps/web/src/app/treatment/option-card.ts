@@ -48,11 +48,17 @@ import { VerdictMark } from './verdict-mark';
     <details>
       <summary>How it is done</summary>
       <ol>
-        @for (step of entry()?.steps; track $index) {
+        @for (step of option().steps; track $index) {
           <li>{{ step }}</li>
         }
       </ol>
-      @for (caution of entry()?.cautions; track caution) {
+      @if (option().contactMinutes; as minutes) {
+        <p>
+          <b>Let it act for {{ minutes }} {{ minutes === 1 ? 'minute' : 'minutes' }}</b
+          >, by the clock.
+        </p>
+      }
+      @for (caution of option().cautions; track caution) {
         <p class="fn-care">{{ caution }}</p>
       }
       @if (protection(); as words) {

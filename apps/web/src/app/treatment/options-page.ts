@@ -2,12 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { addDays } from '@field-nurse/core/timing';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { caseInEdit } from '../cases/case-edits';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
+import { GardenActions } from '../store/garden-state';
 import { advice, stanceWords } from '../shared/words';
 import type { CaseFacts } from './about-today';
 import { AboutToday } from './about-today';
@@ -32,6 +36,8 @@ export class OptionsPage {
   readonly #library = inject(Library);
   readonly #router = inject(Router);
   readonly #weather = inject(TodaysWeather);
+  readonly #api = inject(Api);
+  readonly #store = inject(Store);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
@@ -45,11 +51,32 @@ export class OptionsPage {
   protected readonly first = computed(() => firstChoice(this.options.answer()?.options ?? [])?.id);
   protected readonly conditions = computed(() => this.options.situation()?.conditions ?? []);
   protected readonly notifiable = computed(() => this.options.answer()?.alerts.find(({ code }) => code === 'notifiable'));
+  protected readonly askFirst = computed(() => this.options.answer()?.alerts.find(({ code }) => code === 'ask-first'));
+  protected readonly isOwner = computed(() => this.garden.summary().role === 'owner');
+  /** "Cabbage white: caterpillars, by what was seen (92 %)." */
+  protected readonly stages = computed(() =>
+    (this.options.answer()?.stages ?? []).map(
+      ({ condition, stage, probability }) =>
+        `${this.#library.conditionName(condition)}: ${stage.replaceAll('-', ' ')}, by what was seen (${Math.round(probability * 100)} %).`,
+    ),
+  );
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
   protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
   protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
 
   protected names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(', ');
+
+  /** Keep for this garden what the authority answered: these suspects are not listed here. */
+  protected async noteNotListed(): Promise<void> {
+    const { id, role: _, fixedNow: __, ...settings } = this.garden.summary();
+    const notListed = [...new Set([...settings.notListed, ...this.conditions()])];
+    try {
+      const garden = await firstValueFrom(this.#api.changeGarden(id, { ...settings, notListed }));
+      this.#store.dispatch(GardenActions.settingsChanged({ garden }));
+    } catch (error) {
+      this.refusal.set(ApiError.from(error).message);
+    }
+  }
 
   protected change(facts: Partial<CaseFacts>): void {
     this.edits.change((value) => ({ ...value, ...facts }));

@@ -1,18 +1,23 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
+import { weatherToday } from '@field-nurse/core/timing';
 import type { SaidWeather } from '@field-nurse/core/treatment';
 import { Garden } from '../gardens/garden';
+import { GardenWeather } from '../weather/garden-weather';
 
-const nothing: SaidWeather = { temperatureC: null, warmestC: null, windKmh: null, rainInHours: null, daysToFrost: null };
-
-/** What was said of the weather of one day in one garden: it is true there and then, and forgotten with the day. */
+/** The weather of one day in one garden: from the station, and over it what somebody said, which is forgotten with the day. */
 @Injectable({ providedIn: 'root' })
 export class TodaysWeather {
   readonly #garden = inject(Garden);
-  readonly #kept = signal({ of: '', said: nothing });
+  readonly #weather = inject(GardenWeather);
+  readonly #kept = signal<{ of: string; said: Partial<SaidWeather> }>({ of: '', said: {} });
   readonly #of = computed(() => `${this.#garden.summary().id} ${this.#garden.today()}`);
-  readonly said = computed(() => (this.#kept().of === this.#of() ? this.#kept().said : nothing));
+  readonly #typed = computed(() => (this.#kept().of === this.#of() ? this.#kept().said : {}));
+  readonly said = computed<SaidWeather>(() => ({
+    ...weatherToday(this.#weather.measured(), this.#weather.forecast(), this.#garden.now()),
+    ...this.#typed(),
+  }));
 
   set(field: keyof SaidWeather, value: number | null): void {
-    this.#kept.set({ of: this.#of(), said: { ...this.said(), [field]: value } });
+    this.#kept.set({ of: this.#of(), said: { ...this.#typed(), [field]: value } });
   }
 }
