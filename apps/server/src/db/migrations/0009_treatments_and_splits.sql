@@ -56,3 +56,9 @@ UPDATE "own_entries" SET "entry" = replace(replace(replace("entry"::text, '"neem
 WHERE "kind" = 'conditions';--> statement-breakpoint
 UPDATE "own_entries" SET "entry" = replace(replace(replace(replace(replace(replace(replace("entry"::text, '"vascular-wilt"', '"fusarium-wilt"'), '"web-caterpillars"', '"tent-caterpillar"'), '"fruit-maggot-fly"', '"spotted-wing-fly"'), '"broad-and-cyclamen-mite"', '"broad-mite"'), '"succulent-gall-mite"', '"aloe-mite"'), '"needle-blight"', '"pine-needle-blight"'), '"anthracnose"', '"leaf-anthracnose"')::jsonb
 WHERE "kind" = 'conditions';
+--> statement-breakpoint
+-- What an entry need not say is written out with it: what is new gets the value that it has when nothing is said.
+UPDATE "own_entries" SET "entry" = '{"reportable": "no", "range": []}'::jsonb || jsonb_set("entry", '{hosts}', '{"often": [], "sometimes": [], "seldom": [], "never": []}'::jsonb || coalesce("entry"->'hosts', '{}'::jsonb))
+WHERE "kind" = 'conditions';--> statement-breakpoint
+UPDATE "own_entries" SET "entry" = '{"maybe": [], "sometimesEaten": false, "deciduous": false, "tender": false}'::jsonb || "entry"
+WHERE "kind" = 'hosts';

@@ -7,7 +7,7 @@ const rust = {
   names: ['rusty'],
   latin: 'Puccinia',
   eppo: 'PUCCAL',
-  hosts: { often: ['leek'], sometimes: ['garlic'], seldom: [] },
+  hosts: { often: ['leek'], sometimes: ['garlic'], seldom: [], never: [] },
   signs: { dust: 'always', webs: 'never' },
   lookalikes: [{ condition: 'mould', tell: 'Fluff.' }],
   follows: ['rain'],
@@ -33,7 +33,7 @@ test('a copy keeps what it shows and leaves behind what was told of the other', 
 });
 
 test('a plant has one level', () => {
-  expect(withHost(rust, 'leek', 'seldom').hosts).toEqual({ often: [], sometimes: ['garlic'], seldom: ['leek'] });
+  expect(withHost(rust, 'leek', 'seldom').hosts).toEqual({ often: [], sometimes: ['garlic'], seldom: ['leek'], never: [] });
   expect(withHost(rust, 'garlic', null).hosts).toEqual({ often: ['leek'], sometimes: [], seldom: [] });
 });
 
