@@ -48,6 +48,7 @@ export const sign = z.strictObject({
   words: z.array(text).min(2),
   common: z.enum(['everywhere', 'now-and-then', 'telling']).default('now-and-then'),
   stage: stageKind.optional().describe('the kind of stage that it shows is there'),
+  only: z.array(entryId).min(1).optional().describe('hosts, families, kinds or habits that can show it; any when left out'),
   look: text,
   drawing: z.strictObject({
     organ: z.enum(['leaf', 'stem', 'base', 'root', 'bulb', 'fruit', 'flower', 'creature', 'ground', 'seedling', 'plant']),
@@ -99,6 +100,7 @@ export const condition = z.strictObject({
   temperatureC: range.optional().describe('mean temperatures in which it thrives'),
   onset,
   patterns: z.array(pattern).min(1),
+  after: z.array(entryId).default([]).describe('events of the languages in whose wake, or weather and care under which, it comes'),
   signs: z.record(entryId, frequency),
   stages: z
     .array(
@@ -272,6 +274,14 @@ export const language = z.strictObject({
   clauseStarts: z.array(text),
   negations: z.array(text).min(1),
   softeners: z.array(text).default([]),
+  idioms: z.array(text).default([]),
+  looks: z.array(text).default([]),
+  guesses: z.array(text).default([]),
+  askers: z.array(text).default([]),
+  wellness: z.array(text).default([]),
+  copulas: z.array(text).default([]),
+  parts: z.record(entryId, z.array(text).min(1)).default({}),
+  events: z.record(entryId, z.array(text).min(1)).default({}),
   same: z.record(text, z.array(text).min(1)),
   onset: z.record(onset, z.array(text)),
   signs: z.record(entryId, z.array(text)).optional(),

@@ -69,7 +69,7 @@ const shownDownTo = 0.003;
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
   const text = readWords(knowledge, question.text ?? '', question.host);
   const findings = mergeFindings(question.findings ?? [], text.read);
-  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset };
+  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset, events: text.events.map(({ event }) => event), hints: text.hints };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
   const evidenceOf = evidenceAmong(belief.candidates, findings, signs);

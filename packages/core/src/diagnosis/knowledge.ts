@@ -13,6 +13,8 @@ export interface HostFacts {
   readonly names: readonly string[];
   readonly family: string;
   readonly kind: string;
+  /** how the whole plant stands */
+  readonly habit?: string | undefined;
   /** a plant whose troubles it has unless something else is said of it */
   readonly like?: string | undefined;
 }
@@ -24,11 +26,18 @@ export interface SignFacts {
   readonly words: readonly string[];
   /** how readily it turns up with no cause at all */
   readonly common: 'everywhere' | 'now-and-then' | 'telling';
+  /** what it is drawn on: "creature" for an animal, which is no part of the plant */
+  readonly drawing?: { readonly organ: string } | undefined;
+  /** hosts, families, kinds or habits that can show it; any when left out */
+  readonly only?: readonly string[] | undefined;
 }
 
 export interface ConditionFacts {
   readonly id: string;
   readonly name: string;
+  readonly names?: readonly string[] | undefined;
+  readonly summary?: string | undefined;
+  readonly stages?: readonly { readonly does: string }[] | undefined;
   readonly latin?: string | undefined;
   readonly kind: string;
   readonly role: string;
@@ -47,6 +56,8 @@ export interface ConditionFacts {
   readonly patterns: readonly Pattern[];
   readonly signs: Readonly<Record<string, Frequency>>;
   readonly treat: readonly { readonly intervention: string; readonly efficacy?: readonly number[] | undefined }[];
+  /** events, or weather and care, in whose wake it comes */
+  readonly after?: readonly string[] | undefined;
   /** mean temperatures in which it thrives: lowest and highest, °C */
   readonly temperatureC?: readonly number[] | undefined;
   /** conditions in whose wake it comes */
@@ -95,6 +106,12 @@ export interface Circumstances {
   readonly history?: readonly Sighting[] | undefined;
   /** what is at work now on other plants of the garden */
   readonly nearby?: readonly Neighbour[] | undefined;
+  /** what happened, and weather and care, by the names that conditions use in `after` */
+  readonly events?: readonly string[] | undefined;
+  /** what was said beside the signs, for each condition whose own words it resembles, in log odds */
+  readonly hints?: ReadonlyMap<string, number> | undefined;
+  /** words that tell something and could not be read */
+  readonly unreadTelling?: number | undefined;
   /** what a plant clinic found */
   readonly tests?: readonly ClinicTest[] | undefined;
 }

@@ -5,11 +5,15 @@ import { commonnessTable } from './probabilityTable.js';
 
 /** One circumstance and the factor by which it multiplies a condition's odds. */
 export interface PriorFactor {
-  readonly code: 'host' | 'setting' | 'season' | 'temperature' | 'onset' | 'pattern' | 'nearby' | 'alone' | 'history' | 'clinic';
+  readonly code: 'host' | 'setting' | 'season' | 'temperature' | 'onset' | 'pattern' | 'nearby' | 'alone' | 'events' | 'words' | 'history' | 'clinic';
   readonly factor: number;
 }
 
 const hostFactor = { often: 1.5, sometimes: 0.6, seldom: 0.12, unlisted: 0.003 } as const;
+// What happened speaks more for what comes of it than weather or a habit of care does, which many causes share.
+const eventFactors = { event: 4, weather: 1.6 } as const;
+const mostOfEvents = 8;
+const weather = new Set(['wet-weather', 'dry-weather', 'cold-weather', 'same-ground', 'animals-about', 'crowded', 'unfed', 'old-wood']);
 const nearbyFactor = { place: 4, garden: 2 } as const;
 // Something that comes in the wake of something else is half as likely when nothing is said of the other.
 const followerFactor = 0.5;
@@ -33,6 +37,8 @@ export function priorLogOdds(condition: ConditionFacts, circumstances: Circumsta
     { code: 'pattern', factor: !circumstances.pattern || condition.patterns.includes(circumstances.pattern) ? 1 : 0.4 },
     { code: 'temperature', factor: temperatureFactor(condition, circumstances.temperatureC) },
     { code: 'nearby', factor: nearbyFactorOf(condition, circumstances) },
+    { code: 'events', factor: eventFactor(condition, circumstances) },
+    { code: 'words', factor: Math.exp(circumstances.hints?.get(condition.id) ?? 0) },
     { code: 'alone', factor: condition.follows?.length ? followerFactor : 1 },
   ];
   const logOdds = factors.reduce((sum, { factor }) => sum + Math.log(factor), Math.log(base / (1 - base)));
@@ -78,6 +84,14 @@ function temperatureFactor({ temperatureC: range }: ConditionFacts, temperatureC
   if (!range || temperatureC === undefined) return 1;
   const outside = Math.max(0, range[0]! - temperatureC, temperatureC - range[1]!);
   return outside === 0 ? 1 : outside <= 4 ? 0.5 : 1 / 6;
+}
+
+function eventFactor({ after }: ConditionFacts, { events }: Circumstances): number {
+  const fitting = (events ?? []).filter((event) => after?.includes(event));
+  return Math.min(
+    mostOfEvents,
+    fitting.reduce((product, event) => product * eventFactors[weather.has(event) ? 'weather' : 'event'], 1),
+  );
 }
 
 function nearbyFactorOf({ id }: ConditionFacts, { nearby }: Circumstances): number {

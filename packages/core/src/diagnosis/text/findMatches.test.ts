@@ -1,6 +1,8 @@
 import { testKnowledge } from '../testKnowledge';
 import { findMatches } from './findMatches';
 import { buildLexicon } from './lexicon';
+import type { Lexicon } from './lexicon';
+import { scopesOf } from './scopes';
 import { tokenise } from './tokens';
 
 const sign = (id: string, ...words: string[]) => ({ ...testKnowledge.signs[0]!, id, name: `x${id}`, words });
@@ -12,7 +14,11 @@ const lexicon = buildLexicon({
     sign('hollow', 'hollow stalk with grubs', 'grubs in hollow stalk', 'hollow grubs stalk'),
   ],
 });
-const find = (text: string, usual?: ReadonlyMap<string, number>) => findMatches(tokenise(text, lexicon.language), lexicon, usual);
+const findIn = (known: Lexicon, text: string, usual?: ReadonlyMap<string, number>) => {
+  const tokens = tokenise(text, known.language);
+  return findMatches(tokens, scopesOf(tokens, known.language), known, usual);
+};
+const find = (text: string, usual?: ReadonlyMap<string, number>) => findIn(lexicon, text, usual);
 const best = (text: string, usual?: ReadonlyMap<string, number>) => find(text, usual).find(({ meaning }) => meaning.kind === 'sign');
 
 test('a phrase is found in any order, and tells most when its words stand together', () => {
@@ -59,7 +65,7 @@ test('common words make a reading together, by themselves none', () => {
     signs: [...spots, sign('eye', 'round grey spots', 'grey middle', 'spots with a round middle')],
   });
   const signsIn = (text: string) =>
-    findMatches(tokenise(text, many.language), many).flatMap(({ meaning }) => (meaning.kind === 'sign' ? meaning.id : []));
+    findIn(many, text).flatMap(({ meaning }) => (meaning.kind === 'sign' ? meaning.id : []));
   expect(signsIn('spots, and each of the round ones has a grey middle')).toContain('eye');
   expect(signsIn('spots')).toEqual([]);
 });
@@ -67,7 +73,7 @@ test('common words make a reading together, by themselves none', () => {
 test('a match that is hardly meant is left out', () => {
   const spots = [...'abcdef'].map((letter) => sign(letter, `small ${letter}${letter} spots`));
   const thin = buildLexicon({ ...testKnowledge, signs: [...spots, sign('scurf', 'small spots')] });
-  const found = (usual?: ReadonlyMap<string, number>) => findMatches(tokenise('small spots', thin.language), thin, usual).length;
+  const found = (usual?: ReadonlyMap<string, number>) => findIn(thin, 'small spots', usual).length;
   expect(found()).toBe(1);
   expect(found(new Map())).toBe(0);
 });

@@ -1,4 +1,5 @@
 import type { Lexicon, Meaning, Phrase } from './lexicon.js';
+import type { Scope } from './scopes.js';
 import type { Token } from './tokens.js';
 
 /** A meaning found in a text, and the words that carry it. */
@@ -33,6 +34,28 @@ const correctedSure = 0.3;
 // never right.
 const sureness = { start: -3, each: 0.7 };
 
+// A reading that goes on over a comma is this much weaker, and only words that stand close together may.
+const overComma = 0.7;
+const commaSlack = 1;
+// A guess, or a question, is sure in this share of what a statement is.
+const guessedSure = 0.4;
+// Said of one part of the plant, a sign of another is hardly meant.
+const otherPart = { score: 0.6, sure: 0.3 };
+/** What part of the plant is spoken of → the parts whose signs may be meant. */
+const partsMeant: Readonly<Record<string, readonly string[]>> = {
+  leaf: ['leaf', 'leaf-underside', 'new-growth', 'old-leaves'],
+  shoot: ['new-growth', 'stem', 'leaf', 'leaf-underside', 'crown'],
+  stem: ['stem', 'stem-base', 'crown', 'new-growth'],
+  base: ['stem-base', 'crown', 'stem', 'root', 'bulb'],
+  root: ['root', 'bulb', 'tuber', 'stem-base', 'crown'],
+  bulb: ['bulb', 'tuber', 'root', 'crown'],
+  flower: ['flower', 'fruit'],
+  bud: ['flower', 'new-growth', 'fruit'],
+  fruit: ['fruit', 'flower', 'tuber'],
+  ground: ['ground', 'root', 'stem-base', 'crown'],
+};
+const anyPart = ['whole-plant', 'seedling', 'ground'];
+
 // What is less sure than this is not worth a question to the grower: its words may serve another reading.
 const leastSure = 0.05;
 
@@ -41,13 +64,22 @@ const leastSure = 0.05;
  *
  * @param usual - how usual the signs are that something on the host in question shows, 0 to 1; all signs are alike when it is not given
  */
-export function findMatches(tokens: readonly Token[], lexicon: Lexicon, usual?: ReadonlyMap<string, number>): Match[] {
+export function findMatches(
+  tokens: readonly Token[],
+  scopes: readonly Scope[],
+  lexicon: Lexicon,
+  usual?: ReadonlyMap<string, number>,
+): Match[] {
   const content = tokens.flatMap((token, i) => (lexicon.language.fillers.has(token.word) ? [] : [i]));
   const positions = indexByStem(tokens, content);
   const all = indexByStem(tokens, tokens.keys());
-  const whole = lexicon.phrases.flatMap((phrase) => findPhrase(phrase, tokens, onlyFillers(phrase, positions) ? all : positions, lexicon));
+  const whole = lexicon.phrases.flatMap((phrase) =>
+    findPhrase(phrase, tokens, scopes, onlyFillers(phrase, positions) ? all : positions, lexicon),
+  );
   return [...whole, ...findLoose(tokens, content, lexicon)]
+    .filter(({ at }) => isTold(at, tokens, scopes, lexicon))
     .map((match) => weighed(match, tokens, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
+    .map((match) => inScope(match, tokens, scopes, lexicon))
     .filter(({ meaning, sure }) => meaning.kind !== 'sign' || sure >= leastSure)
     .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 }
@@ -55,8 +87,25 @@ export function findMatches(tokens: readonly Token[], lexicon: Lexicon, usual?: 
 function weighed(match: Omit<Match, 'sure'>, tokens: readonly Token[], usual: number | undefined): Match {
   const slips = match.at.filter((i) => tokens[i]!.corrected).length;
   const sure = correctedSure ** (slips / match.at.length) / (1 + Math.exp(-sureness.start - sureness.each * match.score));
+  if (usual === 0) return { ...match, score: 0, sure: 0 };
   if (usual === undefined) return { ...match, score: match.score * unexpectedShare, sure: sure * unexpectedSure };
   return { ...match, score: match.score * (1 + usualWeight * (usual - middling)), sure };
+}
+
+/** False for words that show nothing where they stand, unless it is their own phrase that says so ("stays small but healthy"). */
+const isTold = (at: readonly number[], tokens: readonly Token[], scopes: readonly Scope[], { language }: Lexicon) =>
+  at.some((i) => !scopes[i]!.quiet || language.wellness.has(tokens[i]!.word) || language.negations.has(tokens[i]!.word));
+
+function inScope(match: Match, tokens: readonly Token[], scopes: readonly Scope[], { language, partOf }: Lexicon): Match {
+  const { meaning, at } = match;
+  const guessed = at.some((i) => scopes[i]!.guessed) ? guessedSure : 1;
+  if (meaning.kind !== 'sign') return { ...match, sure: match.sure * guessed };
+  const part = partOf.get(meaning.id);
+  const topic = scopes[at[at.length - 1]!]!.topic;
+  const fits = !part || !topic || anyPart.includes(part) || (partsMeant[topic]?.includes(part) ?? true);
+  const namesPart = at.some((i) => partsMeant[language.parts.get(tokens[i]!.word) ?? '']?.includes(part ?? ''));
+  if (fits || namesPart) return { ...match, sure: match.sure * guessed };
+  return { ...match, score: match.score * otherPart.score, sure: match.sure * guessed * otherPart.sure };
 }
 
 function indexByStem(tokens: readonly Token[], at: Iterable<number>): Map<string, number[]> {
@@ -76,6 +125,7 @@ const onlyFillers = ({ meaning }: Phrase, positions: ReadonlyMap<string, unknown
 function findPhrase(
   phrase: Phrase,
   tokens: readonly Token[],
+  scopes: readonly Scope[],
   positions: ReadonlyMap<string, readonly number[]>,
   lexicon: Lexicon,
 ): Omit<Match, 'sure'>[] {
@@ -84,8 +134,10 @@ function findPhrase(
   return positions.get(rarest)!.flatMap((anchor) => {
     const at = gather(phrase, anchor, tokens, positions);
     const span = at ? contentSpan(at, tokens, phrase.stems, lexicon) : Infinity;
-    if (!at || span > phrase.stems.length + slack) return [];
-    return [{ meaning: phrase.meaning, at, score: (phrase.weight * phrase.stems.length) / span }];
+    const commas = at ? new Set(at.map((i) => tokens[i]!.clause)).size - 1 : 0;
+    if (!at || span > phrase.stems.length + (commas > 0 ? commaSlack : slack)) return [];
+    if (commas > 0 && new Set(at.map((i) => scopes[i]!.negators.join())).size > 1) return [];
+    return [{ meaning: phrase.meaning, at, score: ((phrase.weight * phrase.stems.length) / span) * overComma ** commas }];
   });
 }
 

@@ -19,6 +19,22 @@ export interface LanguageFacts {
   readonly negations: readonly string[];
   /** words after which a negation denies nothing ("not only") */
   readonly softeners: readonly string[];
+  /** turns of speech that deny nothing and show nothing ("as if this was not enough", "no idea") */
+  readonly idioms?: readonly string[] | undefined;
+  /** what was not done after a negation, so that its clause says nothing of the plant ("not looked at the roots yet") */
+  readonly looks?: readonly string[] | undefined;
+  /** words of a guess ("my neighbour says", "could be"): what follows is hardly sure */
+  readonly guesses?: readonly string[] | undefined;
+  /** verbs that begin a question ("is it rust?"), which tells less than a statement */
+  readonly askers?: readonly string[] | undefined;
+  /** what is said of a part with nothing wrong ("stems are fine") */
+  readonly wellness?: readonly string[] | undefined;
+  /** verbs that join a part to how it is ("are", "look") */
+  readonly copulas?: readonly string[] | undefined;
+  /** a part of the plant and its names: what is said after one is said of that part */
+  readonly parts?: Readonly<Record<string, readonly string[]>> | undefined;
+  /** what happened, and weather, soil and care, as growers tell it: no signs, but they make some causes likelier */
+  readonly events?: Readonly<Record<string, readonly string[]>> | undefined;
   /** a word and those that mean the same to a grower */
   readonly same: Readonly<Record<string, readonly string[]>>;
   readonly onset: Readonly<Record<Onset, readonly string[]>>;
@@ -36,6 +52,14 @@ export interface Language {
   readonly clauseStarts: ReadonlySet<string>;
   readonly negations: ReadonlySet<string>;
   readonly softeners: ReadonlySet<string>;
+  readonly idioms: readonly (readonly string[])[];
+  readonly looks: ReadonlySet<string>;
+  readonly guesses: readonly (readonly string[])[];
+  readonly askers: ReadonlySet<string>;
+  readonly wellness: ReadonlySet<string>;
+  readonly copulas: ReadonlySet<string>;
+  /** word → part of the plant */
+  readonly parts: ReadonlyMap<string, string>;
   /** the stem of a folded word, after like-meaning words have become one */
   readonly stemOf: (word: string) => string;
 }
@@ -60,6 +84,7 @@ export function readyLanguage(facts: LanguageFacts): Language {
     return stem;
   };
   const clauseBreaks = new Set(facts.clauseBreaks);
+  const sequences = (phrases: readonly string[] = []) => phrases.map((phrase) => phrase.split(' ')).sort((a, b) => b.length - a.length);
   return {
     fillers: new Set([...facts.fillers.split(/\s+/), ...clauseBreaks]),
     ordinary: new Set(facts.ordinary.split(/\s+/)),
@@ -68,6 +93,13 @@ export function readyLanguage(facts: LanguageFacts): Language {
     clauseStarts: new Set(facts.clauseStarts),
     negations: new Set(facts.negations),
     softeners: new Set(facts.softeners),
+    idioms: sequences(facts.idioms),
+    looks: new Set(facts.looks),
+    guesses: sequences(facts.guesses),
+    askers: new Set(facts.askers),
+    wellness: new Set(facts.wellness),
+    copulas: new Set(facts.copulas),
+    parts: new Map(Object.entries(facts.parts ?? {}).flatMap(([part, words]) => words.map((word) => [word, part] as const))),
     stemOf,
   };
 }

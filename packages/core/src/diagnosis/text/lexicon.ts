@@ -8,6 +8,7 @@ import { contentStems } from './tokens.js';
 export type Meaning =
   | { readonly kind: 'sign'; readonly id: string }
   | { readonly kind: 'host'; readonly id: string }
+  | { readonly kind: 'event'; readonly id: string }
   | { readonly kind: 'onset'; readonly id: Onset };
 
 export interface Phrase {
@@ -31,6 +32,10 @@ export interface Lexicon {
   readonly vocabulary: ReadonlySet<string>;
   /** stems that many signs share (leaf, brown, spot): they may serve two readings at once */
   readonly generic: ReadonlySet<string>;
+  /** sign → the part of the plant that it is on; animals are left out, since they walk */
+  readonly partOf: ReadonlyMap<string, string>;
+  /** words of any letter, as stems */
+  readonly ordinary: ReadonlySet<string>;
 }
 
 // From this many signs on, a word is one that many share.
@@ -66,10 +71,11 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     ...hosts.flatMap(({ id, name, names }) =>
       [name, ...names, ...(facts.hosts?.[id] ?? [])].map((text) => entry(text, { kind: 'host', id })),
     ),
+    ...Object.entries(facts.events ?? {}).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'event', id }))),
     ...Object.entries(facts.onset).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset }))),
   ];
   // How many plants the library knows makes no word of a sign more or less telling.
-  const telling = entries.filter(({ meaning }) => meaning.kind !== 'host');
+  const telling = entries.filter(({ meaning }) => meaning.kind === 'sign' || meaning.kind === 'onset');
   const owners = ownersByStem(telling);
   const meanings = new Set(telling.map(({ meaning }) => meaning.kind + meaning.id)).size;
   const rarity = (stem: string) => Math.log(1 + meanings / (owners.get(stem)?.size ?? 1));
@@ -88,6 +94,8 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     hints: hintsByStem(entries, rarity, new Set([...denials, ...ordinary])),
     vocabulary: new Set(entries.flatMap(({ stems }) => stems)),
     generic,
+    partOf: new Map(signs.filter(({ drawing }) => drawing?.organ !== 'creature').map(({ id, part }) => [id, part])),
+    ordinary,
   };
 }
 

@@ -2,7 +2,10 @@ import type { Finding } from '../knowledge.js';
 import type { Onset } from '../onset.js';
 import { correctTypo } from './correctTypo.js';
 import { findMatches } from './findMatches.js';
+import type { Match } from './findMatches.js';
 import type { Lexicon } from './lexicon.js';
+import { scopesOf } from './scopes.js';
+import type { Scope } from './scopes.js';
 import { tokenise } from './tokens.js';
 import type { Token } from './tokens.js';
 
@@ -17,8 +20,12 @@ export interface TextReading {
   readonly read: readonly Reading[];
   readonly hosts: readonly { readonly host: string; readonly phrase: string }[];
   readonly onset?: Onset;
+  /** what happened, weather and care, which are no signs */
+  readonly events: readonly { readonly event: string; readonly phrase: string }[];
   /** words that carried no meaning for the reader, in order */
   readonly unread: readonly string[];
+  /** stems of those that are told of the plant and not denied */
+  readonly unreadStems: readonly string[];
 }
 
 // What is left of a reading's sureness when the text also says the opposite.
@@ -39,9 +46,12 @@ const contradicted = 0.5;
  */
 export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<string, number>): TextReading {
   const tokens = correctTokens(tokenise(text, lexicon.language), lexicon);
+  const scopes = scopesOf(tokens, lexicon.language);
   const used = new Set<number>();
-  const kept = findMatches(tokens, lexicon, usual).filter(({ at }) => {
-    const fresh = isFresh(at, tokens, used, lexicon);
+  const matches = findMatches(tokens, scopes, lexicon, usual);
+  const events = eventsIn(text, tokens, scopes, matches, lexicon);
+  const kept = matches.filter(({ at, meaning }) => {
+    const fresh = meaning.kind !== 'event' && isFresh(at, tokens, used, lexicon);
     if (fresh) at.forEach((i) => used.add(i));
     return fresh;
   });
@@ -52,8 +62,8 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
     const words = wordsBetween(text, tokens, at);
     if (meaning.kind === 'host') hosts.push({ host: meaning.id, phrase: words });
     else if (meaning.kind === 'onset') onset ??= meaning.id;
-    else {
-      const negator = negatorBefore(tokens, at, lexicon);
+    else if (meaning.kind === 'sign') {
+      const negator = scopes[at[at.length - 1]!]!.negators.find((i) => !at.includes(i));
       if (negator !== undefined) used.add(negator);
       const state = negator === undefined ? 'seen' : 'absent';
       const known = read.findIndex(({ sign }) => sign === meaning.id);
@@ -62,14 +72,19 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
         if (read[known]!.state !== state) read[known] = { ...read[known]!, sure: read[known]!.sure * contradicted };
         continue;
       }
-      const phrase = negator === undefined ? words : `${text.slice(tokens[negator]!.start, tokens[negator]!.end)} ${words}`;
+      const phrase = negator === undefined ? words : wordsBetween(text, tokens, [negator, ...at].sort((a, b) => a - b));
       read.push({ sign: meaning.id, state, phrase, sure });
     }
   }
-  const unread = tokens
-    .filter(({ word }, i) => !used.has(i) && !lexicon.language.fillers.has(word) && !/^\d+$/.test(word))
-    .map(({ word }) => word);
-  return { read, hosts, ...(onset && { onset }), unread: [...new Set(unread)] };
+  const left = [...tokens.keys()].filter((i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word));
+  return {
+    read,
+    hosts,
+    events,
+    ...(onset && { onset }),
+    unread: [...new Set(left.map((i) => tokens[i]!.word))],
+    unreadStems: left.filter((i) => !scopes[i]!.quiet && scopes[i]!.negators.length === 0).map((i) => tokens[i]!.stem),
+  };
 }
 
 function correctTokens(tokens: readonly Token[], { vocabulary, language }: Lexicon): Token[] {
@@ -91,15 +106,15 @@ function isFresh(at: readonly number[], tokens: readonly Token[], used: Readonly
   return taken.every(isGeneric) && (taken.length === 0 || fresh.length > 1 || (fresh.length === 1 && !isGeneric(fresh[0]!)));
 }
 
-/** Position of the negation that governs a match: before it, in its clause, not one of its own words, and not softened ("not only"). */
-function negatorBefore(tokens: readonly Token[], at: readonly number[], { language }: Lexicon): number | undefined {
-  const last = at[at.length - 1]!;
-  const { clause } = tokens[last]!;
-  for (let i = last; i >= 0 && tokens[i]!.clause === clause; i--) {
-    if (!language.negations.has(tokens[i]!.word) || at.includes(i)) continue;
-    if (!language.softeners.has(tokens[i + 1]?.word ?? '')) return i;
+/** Each event that is told and not denied, once. */
+function eventsIn(text: string, tokens: readonly Token[], scopes: readonly Scope[], matches: readonly Match[], { language }: Lexicon) {
+  const told = new Map<string, string>();
+  for (const { meaning, at } of matches) {
+    if (meaning.kind !== 'event' || told.has(meaning.id)) continue;
+    const denied = scopes[at[at.length - 1]!]!.negators.some((i) => !at.includes(i) && language.negations.has(tokens[i]!.word));
+    if (!denied) told.set(meaning.id, wordsBetween(text, tokens, at));
   }
-  return undefined;
+  return [...told].map(([event, phrase]) => ({ event, phrase }));
 }
 
 const wordsBetween = (text: string, tokens: readonly Token[], at: readonly number[]) =>

@@ -5,20 +5,45 @@ import { buildLexicon } from './lexicon.js';
 import type { Lexicon } from './lexicon.js';
 import { readText } from './readText.js';
 import type { TextReading } from './readText.js';
+import { hintsFrom, wordsOfEntries } from './wordsOf.js';
+import type { EntryWords } from './wordsOf.js';
 
-// A lexicon takes some milliseconds to build and depends on the knowledge alone.
-const lexicons = new WeakMap<Knowledge, Lexicon>();
-
-/** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
-export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): TextReading {
-  if (text.trim() === '') return { read: [], hosts: [], unread: [] };
-  const lexicon = lexicons.get(knowledge) ?? buildLexicon(knowledge);
-  lexicons.set(knowledge, lexicon);
-  return readText(text, lexicon, host && usualOn(knowledge, host));
+interface Reader {
+  readonly lexicon: Lexicon;
+  readonly words: EntryWords;
 }
 
-/** How usual each sign is on a plant beside the others that are shown there, above 0 to 1: a half for the middle one. */
-function usualOn({ conditions }: Knowledge, host: HostFacts): Map<string, number> {
+/** A text's findings and events, and what its other words hint at. */
+export interface WordReading extends TextReading {
+  /** condition → log odds that words which made no reading speak for it */
+  readonly hints: ReadonlyMap<string, number>;
+}
+
+// A reader takes some milliseconds to make and depends on the knowledge alone.
+const readers = new WeakMap<Knowledge, Reader>();
+
+function readerOf(knowledge: Knowledge): Reader {
+  const known = readers.get(knowledge);
+  if (known) return known;
+  const lexicon = buildLexicon(knowledge);
+  const reader = { lexicon, words: wordsOfEntries(knowledge, lexicon) };
+  readers.set(knowledge, reader);
+  return reader;
+}
+
+/** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
+export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): WordReading {
+  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], unreadStems: [], hints: new Map() };
+  const { lexicon, words } = readerOf(knowledge);
+  const reading = readText(text, lexicon, host && usualOn(knowledge, host));
+  return { ...reading, hints: hintsFrom(reading.unreadStems, words) };
+}
+
+/**
+ * How usual each sign is on a plant beside the others that are shown there, above 0 to 1: a half for the middle one. Signs that the plant's
+ * habit cannot show are 0.
+ */
+function usualOn({ conditions, signs }: Knowledge, host: HostFacts): Map<string, number> {
   const shown = new Map<string, number>();
   for (const condition of conditions) {
     if (susceptibility(condition, host) === 'unlisted') continue;
@@ -27,5 +52,8 @@ function usualOn({ conditions }: Knowledge, host: HostFacts): Map<string, number
       if (frequency !== 'never') shown.set(sign, (shown.get(sign) ?? 0) + odds * frequencyTable[frequency]);
   }
   const middle = [...shown.values()].sort((a, b) => a - b)[Math.floor(shown.size / 2)] ?? 0;
-  return new Map([...shown].map(([sign, chance]) => [sign, chance / (chance + middle)]));
+  const usual = new Map([...shown].map(([sign, chance]) => [sign, chance / (chance + middle)]));
+  const own = [host.id, host.like, host.family, host.kind, host.habit];
+  for (const { id, only } of signs) if (only && !only.some((name) => own.includes(name))) usual.set(id, 0);
+  return usual;
 }

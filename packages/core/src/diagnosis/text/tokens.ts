@@ -13,6 +13,8 @@ export interface Token {
   readonly clause: number;
   /** counts sentences from 0: phrases never reach across */
   readonly sentence: number;
+  /** the sentence ends with a question mark */
+  readonly asked?: boolean;
 }
 
 /**
@@ -30,7 +32,10 @@ export function tokenise(text: string, language: Language): Token[] {
   for (const match of text.matchAll(/[\p{L}\p{M}]+(?:['’]\p{L}+)?|\d+|[.,;:!?()\n]+/gu)) {
     if (/^[.,;:!?()\n]/.test(match[0])) {
       clause++;
-      if (/[.;!?\n]/.test(match[0])) sentence++;
+      if (!/[.;!?\n]/.test(match[0])) continue;
+      if (match[0].includes('?'))
+        for (let i = tokens.length - 1; i >= 0 && tokens[i]!.sentence === sentence; i--) tokens[i] = { ...tokens[i]!, asked: true };
+      sentence++;
       continue;
     }
     const start = match.index;

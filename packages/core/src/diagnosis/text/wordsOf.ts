@@ -1,0 +1,59 @@
+import type { ConditionFacts, Knowledge } from '../knowledge.js';
+import { frequencyTable } from '../probabilityTable.js';
+import type { Lexicon } from './lexicon.js';
+import { contentStems } from './tokens.js';
+
+/** How much each word of an entry speaks for it, and how rare the word is among all entries. */
+export interface EntryWords {
+  readonly shares: ReadonlyMap<string, ReadonlyMap<string, number>>;
+  readonly rarity: (stem: string) => number;
+}
+
+// A word of the summary, or of what a stage does, counts this much beside one of the name; a sign's word as often as the sign is shown.
+const summaryShare = 0.8;
+const stageShare = 0.6;
+const signShare = 0.7;
+// Log odds for each point of rarity of a word that fits, and the most that words may add.
+const each = 0.22;
+const most = 2.3;
+
+/**
+ * The words in which the library itself tells of each condition: its names, summary, stages and signs.
+ *
+ * A word's rarity is log(1 + entries / entries that hold it): inverse document frequency (Spärck Jones 1972).
+ */
+export function wordsOfEntries({ conditions, signs }: Knowledge, { language, ordinary }: Lexicon): EntryWords {
+  const told = new Map(signs.map(({ id, name, words }) => [id, [name, ...words].flatMap((text) => contentStems(text, language))]));
+  const shares = new Map(conditions.map((condition) => [condition.id, wordsOf(condition)] as const));
+  const holders = new Map<string, number>();
+  for (const words of shares.values()) for (const stem of words.keys()) holders.set(stem, (holders.get(stem) ?? 0) + 1);
+  return { shares, rarity: (stem) => Math.log(1 + conditions.length / (holders.get(stem) ?? 1)) };
+
+  function wordsOf({ name, names = [], summary = '', stages = [], signs: own }: ConditionFacts): Map<string, number> {
+    const words = new Map<string, number>();
+    const add = (stems: readonly string[], share: number) => {
+      for (const stem of stems) if (!ordinary.has(stem)) words.set(stem, Math.max(words.get(stem) ?? 0, share));
+    };
+    for (const text of [name, ...names]) add(contentStems(text, language), 1);
+    add(contentStems(summary, language), summaryShare);
+    for (const { does } of stages) add(contentStems(does, language), stageShare);
+    for (const [sign, frequency] of Object.entries(own)) add(told.get(sign) ?? [], signShare * frequencyTable[frequency]);
+    return words;
+  }
+}
+
+/**
+ * What words that made no reading say of each condition, by the words of its entry: a weak voice, by naive Bayes on words of the library's own
+ * prose in place of counted ones (Maron 1961), with a ceiling.
+ *
+ * @returns log odds, 0 to 2.3, for the conditions that any of the words fits, with those words
+ */
+export function hintsFrom(stems: Iterable<string>, { shares, rarity }: EntryWords): Map<string, number> {
+  const said = [...new Set(stems)];
+  const hints = new Map<string, number>();
+  for (const [id, words] of shares) {
+    const sum = said.reduce((so, stem) => so + (words.get(stem) ?? 0) * rarity(stem), 0);
+    if (sum > 0) hints.set(id, Math.min(most, each * sum));
+  }
+  return hints;
+}
