@@ -43,6 +43,10 @@ const genericFrom = 6;
 // A word that stands in this many of a sign's own phrases is at its core.
 const coreFrom = 3;
 
+// A single word is a sign's phrase when no more signs than these use it, or when it is at this one's core.
+const singleUpTo = 3;
+const ownFrom = 2;
+
 interface Entry {
   readonly stems: readonly string[];
   /** more words stood there; the fillers among them were left out */
@@ -84,14 +88,21 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   // found everywhere.
   const denials = new Set([...language.negations].map(language.stemOf));
   const ordinary = new Set([...language.ordinary].map(language.stemOf));
+  const inPhrases = countInPhrases(entries);
+  const isOwn = (stem: string, sign: string) =>
+    !ordinary.has(stem) && (owners.get(stem)!.size <= singleUpTo || inPhrases.get(stem)!.get(sign)! >= ownFrom);
   const tellsNothing = (stem: string) => generic.has(stem) || ordinary.has(stem);
   const phrases = entries
-    .filter(({ stems, cut }) => !stems.every((stem) => denials.has(stem)) && !(cut && stems.length === 1 && tellsNothing(stems[0]!)))
+    .filter(({ stems, meaning, cut }) => {
+      if (stems.every((stem) => denials.has(stem))) return false;
+      if (stems.length > 1) return true;
+      return meaning.kind === 'sign' ? isOwn(stems[0]!, meaning.id) : !(cut && tellsNothing(stems[0]!));
+    })
     .map(({ stems, meaning }) => ({ stems, meaning, weight: stems.reduce((sum, stem) => sum + rarity(stem), 0) }));
   return {
     language,
     phrases,
-    hints: hintsByStem(entries, rarity, new Set([...denials, ...ordinary])),
+    hints: hintsByStem(inPhrases, rarity, new Set([...denials, ...ordinary])),
     vocabulary: new Set(entries.flatMap(({ stems }) => stems)),
     generic,
     partOf: new Map(signs.filter(({ drawing }) => drawing?.organ !== 'creature').map(({ id, part }) => [id, part])),
@@ -106,20 +117,31 @@ function ownersByStem(entries: readonly Entry[]): Map<string, Set<string>> {
   return owners;
 }
 
-/** What single words speak for. A word of any letter speaks for nothing by itself, nor does a denial: what it denies is found by its scope. */
-function hintsByStem(entries: readonly Entry[], rarity: (stem: string) => number, silent: ReadonlySet<string>): Map<string, Hint[]> {
+/** In how many phrases of each sign a stem stands. */
+function countInPhrases(entries: readonly Entry[]): Map<string, Map<string, number>> {
   const counts = new Map<string, Map<string, number>>();
   for (const { stems, meaning } of entries) {
     if (meaning.kind !== 'sign') continue;
-    for (const stem of stems.filter((one) => !silent.has(one))) {
+    for (const stem of stems) {
       const own = counts.get(stem) ?? new Map<string, number>();
       counts.set(stem, own.set(meaning.id, (own.get(meaning.id) ?? 0) + 1));
     }
   }
+  return counts;
+}
+
+/** What single words speak for. A word of any letter speaks for nothing by itself, nor does a denial: what it denies is found by its scope. */
+function hintsByStem(
+  counts: ReadonlyMap<string, ReadonlyMap<string, number>>,
+  rarity: (stem: string) => number,
+  silent: ReadonlySet<string>,
+): Map<string, Hint[]> {
   return new Map(
-    [...counts].map(([stem, own]) => [
-      stem,
-      [...own].map(([sign, count]) => ({ sign, weight: rarity(stem) * (0.5 + 0.5 * Math.min(1, count / coreFrom)) })),
-    ]),
+    [...counts]
+      .filter(([stem]) => !silent.has(stem))
+      .map(([stem, own]) => [
+        stem,
+        [...own].map(([sign, count]) => ({ sign, weight: rarity(stem) * (0.5 + 0.5 * Math.min(1, count / coreFrom)) })),
+      ]),
   );
 }
