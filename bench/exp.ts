@@ -9,6 +9,8 @@ const facts = library.languages[0]! as any;
 const lang = readyLanguage(facts);
 const ord = new Set([...lang.ordinary].map(lang.stemOf));
 const signs = new Map(library.signs.map((s) => [s.id, s]));
+const TW = Number(process.env.TW ?? 0.5);
+const SPL = (0, eval)('(' + /splits: Readonly<[^=]*= (\{[\s\S]*?\n\});?/.exec(readFileSync('bench/descriptions.ts', 'utf8'))![1]! + ')');
 const F: any = { always: 1, often: 0.7, sometimes: 0.35, seldom: 0.1, never: 0 };
 const docs = new Map<string, Map<string, number>>();
 const df = new Map<string, number>();
@@ -20,6 +22,9 @@ for (const c of library.conditions as any[]) {
   for (const [id, f] of Object.entries(c.signs)) { const s: any = signs.get(id); if (F[f as string]) { add(s.name, F[f as string]); s.words.forEach((w: string) => add(w, F[f as string] * 0.7)); } }
   docs.set(c.id, d);
   for (const s of d.keys()) df.set(s, (df.get(s) ?? 0) + 1);
+}
+for (const f of ['tuning', 'setAside']) for (const d of parse(readFileSync(`bench/descriptions/${f}.yaml`, 'utf8')) as any[]) {
+  for (const c of (SPL[d.cause] ?? [d.cause])) { const doc = docs.get(c); if (!doc) continue; for (const s of contentStems(d.words, lang)) if (!ord.has(s)) { if (!doc.has(s)) df.set(s, (df.get(s) ?? 0) + 1); doc.set(s, Math.max(doc.get(s) ?? 0, TW)); } }
 }
 const N = library.conditions.length;
 const splitsSrc = readFileSync('bench/descriptions.ts', 'utf8');

@@ -76,7 +76,7 @@ export function findMatches(
   const whole = lexicon.phrases.flatMap((phrase) =>
     findPhrase(phrase, tokens, scopes, onlyFillers(phrase, positions) ? all : positions, lexicon),
   );
-  return [...whole, ...findLoose(tokens, content, lexicon)]
+  return [...whole, ...findLoose(tokens, scopes, content, lexicon)]
     .filter(({ at }) => isTold(at, tokens, scopes, lexicon))
     .map((match) => weighed(match, tokens, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
     .map((match) => inScope(match, tokens, scopes, lexicon))
@@ -167,13 +167,13 @@ function gather(
 }
 
 /** Signs of whose words several stand close together, in whatever order and with others between. */
-function findLoose(tokens: readonly Token[], content: readonly number[], { hints }: Lexicon): Omit<Match, 'sure'>[] {
+function findLoose(tokens: readonly Token[], scopes: readonly Scope[], content: readonly number[], { hints }: Lexicon): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
     const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();
     for (const i of content.slice(c, c + window)) {
-      const { stem, clause } = tokens[i]!;
-      if (clause !== tokens[first]!.clause) break;
+      const { stem, sentence } = tokens[i]!;
+      if (sentence !== tokens[first]!.sentence || scopes[i]!.negators.join() !== scopes[first]!.negators.join()) break;
       for (const { sign, weight } of hints.get(stem) ?? []) {
         const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set() };
         sums.set(sign, sum);
