@@ -24,8 +24,8 @@ export interface TextReading {
   readonly events: readonly { readonly event: string; readonly phrase: string }[];
   /** words that carried no meaning for the reader, in order */
   readonly unread: readonly string[];
-  /** stems of those that are told of the plant and not denied */
-  readonly unreadStems: readonly string[];
+  /** stems of what is told and not denied: those that made no reading, and those that did */
+  readonly stems: { readonly unread: readonly string[]; readonly read: readonly string[] };
 }
 
 // What is left of a reading's sureness when the text also says the opposite.
@@ -76,6 +76,8 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
       read.push({ sign: meaning.id, state, phrase, sure });
     }
   }
+  const toldStems = (at: readonly number[]) =>
+    at.filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0).map((i) => tokens[i]!.stem);
   const left = [...tokens.keys()].filter((i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word));
   return {
     read,
@@ -83,7 +85,7 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
     events,
     ...(onset && { onset }),
     unread: [...new Set(left.map((i) => tokens[i]!.word))],
-    unreadStems: left.filter((i) => !scopes[i]!.quiet && scopes[i]!.negators.length === 0).map((i) => tokens[i]!.stem),
+    stems: { unread: toldStems(left), read: toldStems([...used]) },
   };
 }
 

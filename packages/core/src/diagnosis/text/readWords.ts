@@ -15,7 +15,7 @@ interface Reader {
 
 /** A text's findings and events, and what its other words hint at. */
 export interface WordReading extends TextReading {
-  /** condition → log odds that words which made no reading speak for it */
+  /** condition → log odds that the words themselves speak for it, beside the signs that they were read as */
   readonly hints: ReadonlyMap<string, number>;
 }
 
@@ -33,10 +33,10 @@ function readerOf(knowledge: Knowledge): Reader {
 
 /** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
 export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): WordReading {
-  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], unreadStems: [], hints: new Map() };
+  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map() };
   const { lexicon, words } = readerOf(knowledge);
   const reading = readText(text, lexicon, host && usualOn(knowledge, host));
-  return { ...reading, hints: hintsFrom(reading.unreadStems, words) };
+  return { ...reading, hints: hintsFrom(reading.stems, words) };
 }
 
 /**

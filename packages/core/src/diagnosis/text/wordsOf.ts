@@ -14,8 +14,10 @@ const summaryShare = 0.8;
 const stageShare = 0.6;
 const signShare = 0.7;
 // Log odds for each point of rarity of a word that fits, and the most that words may add.
-const each = 0.22;
-const most = 2.3;
+const each = 0.35;
+const most = 4;
+// Words that were read as signs count this much beside those that were not.
+const readShare = 0.7;
 
 /**
  * The words in which the library itself tells of each condition: its names, summary, stages and signs.
@@ -43,17 +45,23 @@ export function wordsOfEntries({ conditions, signs }: Knowledge, { language, ord
 }
 
 /**
- * What words that made no reading say of each condition, by the words of its entry: a weak voice, by naive Bayes on words of the library's own
- * prose in place of counted ones (Maron 1961), with a ceiling.
+ * What the words themselves say of each condition, by the words of its entry, beside the signs that they were read as: a weak voice, by naive
+ * Bayes on the words of the library's own prose in place of counted ones (Maron 1961), with a ceiling.
  *
- * @returns log odds, 0 to 2.3, for the conditions that any of the words fits, with those words
+ * @param said - stems that made no reading, and those that did, which count less since their signs count too
+ * @returns log odds, 0 to 4, for the conditions that any of the words fits
  */
-export function hintsFrom(stems: Iterable<string>, { shares, rarity }: EntryWords): Map<string, number> {
-  const said = [...new Set(stems)];
+export function hintsFrom(
+  said: { readonly unread: Iterable<string>; readonly read: Iterable<string> },
+  { shares, rarity }: EntryWords,
+): Map<string, number> {
+  const weights = new Map([...said.read].map((stem) => [stem, each * readShare * rarity(stem)]));
+  for (const stem of said.unread) weights.set(stem, each * rarity(stem));
   const hints = new Map<string, number>();
   for (const [id, words] of shares) {
-    const sum = said.reduce((so, stem) => so + (words.get(stem) ?? 0) * rarity(stem), 0);
-    if (sum > 0) hints.set(id, Math.min(most, each * sum));
+    let sum = 0;
+    for (const [stem, weight] of weights) sum += (words.get(stem) ?? 0) * weight;
+    if (sum > 0) hints.set(id, Math.min(most, sum));
   }
   return hints;
 }
