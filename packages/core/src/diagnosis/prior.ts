@@ -11,7 +11,7 @@ export interface PriorFactor {
 
 const hostFactor = { often: 1.5, sometimes: 0.6, seldom: 0.12, unlisted: 0.003 } as const;
 // What happened speaks more for what comes of it than weather or a habit of care does, which many causes share.
-const eventFactors = { event: 4, weather: 1.6 } as const;
+const eventFactors = { event: 2.5, weather: 1.3 } as const;
 const mostOfEvents = 8;
 const weather = new Set(['wet-weather', 'dry-weather', 'cold-weather', 'same-ground', 'animals-about', 'crowded', 'unfed', 'old-wood']);
 const nearbyFactor = { place: 4, garden: 2 } as const;

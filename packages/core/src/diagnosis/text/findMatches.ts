@@ -167,7 +167,7 @@ function gather(
 }
 
 /** Signs of whose words several stand close together, in whatever order and with others between. */
-function findLoose(tokens: readonly Token[], scopes: readonly Scope[], content: readonly number[], { hints }: Lexicon): Omit<Match, 'sure'>[] {
+function findLoose(tokens: readonly Token[], scopes: readonly Scope[], content: readonly number[], { hints, generic }: Lexicon): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
     const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();
@@ -184,7 +184,8 @@ function findLoose(tokens: readonly Token[], scopes: readonly Scope[], content: 
       }
     }
     for (const [sign, { weight, at }] of sums) {
-      if (at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
+      const telling = at.filter((i) => !generic.has(tokens[i]!.stem)).length;
+      if (at.length < 2 || (telling < 2 && at.length < 3) || telling === 0 || weight < enoughWeight || at[0] !== first) continue;
       const score = weight * looseShare;
       const known = best.get(`${sign} ${at[0]}`);
       if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score });

@@ -36,6 +36,8 @@ export interface Lexicon {
   readonly partOf: ReadonlyMap<string, string>;
   /** words of any letter, as stems */
   readonly ordinary: ReadonlySet<string>;
+  /** what is told of an event in so common words that only the very words mean it ("put outside") */
+  readonly literal: readonly { readonly words: readonly string[]; readonly event: string }[];
 }
 
 // From this many signs on, a word is one that many share.
@@ -68,6 +70,10 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     const stems = contentStems(words, language);
     return { stems, cut: words.trim().includes(' '), meaning };
   };
+  const events = Object.entries(facts.events ?? {}).flatMap(([id, phrases]) => phrases.map((text) => ({ id, text })));
+  const ordinary = new Set([...language.ordinary].map(language.stemOf));
+  const isLiteral = ({ text }: { text: string }) =>
+    text.includes(' ') && contentStems(text, language).filter((stem) => !ordinary.has(stem)).length === 0;
   const entries: Entry[] = [
     ...signs.flatMap(({ id, name, words }) =>
       [name, ...words, ...(facts.signs?.[id] ?? [])].map((text) => entry(text, { kind: 'sign', id })),
@@ -75,7 +81,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     ...hosts.flatMap(({ id, name, names }) =>
       [name, ...names, ...(facts.hosts?.[id] ?? [])].map((text) => entry(text, { kind: 'host', id })),
     ),
-    ...Object.entries(facts.events ?? {}).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'event', id }))),
+    ...events.filter((one) => !isLiteral(one)).map(({ text, id }) => entry(text, { kind: 'event', id })),
     ...Object.entries(facts.onset).flatMap(([id, phrases]) => phrases.map((text) => entry(text, { kind: 'onset', id: id as Onset }))),
   ];
   // How many plants the library knows makes no word of a sign more or less telling.
@@ -87,7 +93,6 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   // "Nothing came up" holds no word of its own but a denial, "small plants" nothing but "small", "washed out" nothing but "wash": they would be
   // found everywhere.
   const denials = new Set([...language.negations].map(language.stemOf));
-  const ordinary = new Set([...language.ordinary].map(language.stemOf));
   const inPhrases = countInPhrases(entries);
   const isOwn = (stem: string, sign: string) =>
     !ordinary.has(stem) && (owners.get(stem)!.size <= singleUpTo || inPhrases.get(stem)!.get(sign)! >= ownFrom);
@@ -107,6 +112,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     generic,
     partOf: new Map(signs.filter(({ drawing }) => drawing?.organ !== 'creature').map(({ id, part }) => [id, part])),
     ordinary,
+    literal: events.filter(isLiteral).map(({ text, id }) => ({ words: text.split(' '), event: id })),
   };
 }
 

@@ -109,12 +109,23 @@ function isFresh(at: readonly number[], tokens: readonly Token[], used: Readonly
 }
 
 /** Each event that is told and not denied, once. */
-function eventsIn(text: string, tokens: readonly Token[], scopes: readonly Scope[], matches: readonly Match[], { language }: Lexicon) {
+function eventsIn(
+  text: string,
+  tokens: readonly Token[],
+  scopes: readonly Scope[],
+  matches: readonly Match[],
+  { language, literal }: Lexicon,
+): TextReading['events'] {
+  const found = matches.flatMap(({ meaning, at }) => (meaning.kind === 'event' ? [{ event: meaning.id, at: [...at] }] : []));
+  tokens.forEach((_, i) => {
+    for (const { words, event } of literal)
+      if (words.every((word, w) => tokens[i + w]?.word === word && tokens[i + w]!.sentence === tokens[i]!.sentence))
+        found.push({ event, at: words.map((_word, w) => i + w) });
+  });
   const told = new Map<string, string>();
-  for (const { meaning, at } of matches) {
-    if (meaning.kind !== 'event' || told.has(meaning.id)) continue;
+  for (const { event, at } of found) {
     const denied = scopes[at[at.length - 1]!]!.negators.some((i) => !at.includes(i) && language.negations.has(tokens[i]!.word));
-    if (!denied) told.set(meaning.id, wordsBetween(text, tokens, at));
+    if (!denied && !told.has(event)) told.set(event, wordsBetween(text, tokens, at));
   }
   return [...told].map(([event, phrase]) => ({ event, phrase }));
 }

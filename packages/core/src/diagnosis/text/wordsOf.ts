@@ -14,10 +14,10 @@ const summaryShare = 0.8;
 const stageShare = 0.6;
 const signShare = 0.7;
 // Log odds for each point of rarity of a word that fits, and the most that words may add.
-const each = 0.35;
-const most = 4;
+const each = 0.45;
+const most = 5;
 // Words that were read as signs count this much beside those that were not.
-const readShare = 0.7;
+const readShare = 0.8;
 
 /**
  * The words in which the library itself tells of each condition: its names, summary, stages and signs.
