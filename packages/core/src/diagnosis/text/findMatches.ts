@@ -130,12 +130,14 @@ function findPhrase(
   lexicon: Lexicon,
 ): Omit<Match, 'sure'>[] {
   if (!phrase.stems.every((stem) => positions.has(stem))) return [];
+  const denies = (stem: string) => lexicon.denials.has(stem);
   const rarest = [...phrase.stems].sort((a, b) => positions.get(a)!.length - positions.get(b)!.length)[0]!;
   return positions.get(rarest)!.flatMap((anchor) => {
     const at = gather(phrase, anchor, tokens, positions);
     const span = at ? contentSpan(at, tokens, phrase.stems, lexicon) : Infinity;
     const commas = at ? new Set(at.map((i) => tokens[i]!.clause)).size - 1 : 0;
     if (!at || span > phrase.stems.length + (commas > 0 ? commaSlack : slack)) return [];
+    if (at && at.some((i) => denies(tokens[i]!.stem)) && span > phrase.stems.length) return [];
     if (commas > 0 && new Set(at.map((i) => scopes[i]!.negators.join())).size > 1) return [];
     return [{ meaning: phrase.meaning, at, score: ((phrase.weight * phrase.stems.length) / span) * overComma ** commas }];
   });

@@ -36,6 +36,8 @@ export interface Lexicon {
   readonly partOf: ReadonlyMap<string, string>;
   /** words of any letter, as stems */
   readonly ordinary: ReadonlySet<string>;
+  /** negations, as stems */
+  readonly denials: ReadonlySet<string>;
   /** what is told of an event in so common words that only the very words mean it ("put outside") */
   readonly literal: readonly { readonly words: readonly string[]; readonly event: string }[];
 }
@@ -112,6 +114,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     generic,
     partOf: new Map(signs.filter(({ drawing }) => drawing?.organ !== 'creature').map(({ id, part }) => [id, part])),
     ordinary,
+    denials,
     literal: events.filter(isLiteral).map(({ text, id }) => ({ words: text.split(' '), event: id })),
   };
 }
