@@ -126,6 +126,7 @@ function report(name: string): void {
       `calibration ${calibration(outcomes).error.toFixed(3)}`,
     ].join('; '),
   );
+  console.log(`  said and right, by tenths: ${calibration(outcomes).bins.map(({ count, said, right }) => (count ? `${((100 * said) / count).toFixed(0)}→${((100 * right) / count).toFixed(0)} (${count})` : '–')).join(' ')}`);
 }
 
 /** Expected calibration error of the chances of the first eight causes, in bins of a tenth. */

@@ -69,7 +69,7 @@ const shownDownTo = 0.003;
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
   const text = readWords(knowledge, question.text ?? '', question.host);
   const findings = mergeFindings(question.findings ?? [], text.read);
-  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset, events: text.events.map(({ event }) => event), hints: text.hints };
+  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset, events: text.events.map(({ event }) => event), hints: text.hints, unreadTelling: text.unreadTelling.length };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
   const evidenceOf = evidenceAmong(belief.candidates, findings, signs);
@@ -90,7 +90,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
-    settled: isSettled(findings, lead, looks),
+    settled: isSettled({ findings, first: likeliest[0]?.probability ?? 0, lead, looks, unreadTelling: text.unreadTelling.length }),
     alerts: alertsFor(ranked, findings, question.notifiable ?? []),
   };
 }

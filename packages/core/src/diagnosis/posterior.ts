@@ -27,6 +27,8 @@ export interface Posterior {
 // Something the library does not know: as likely beforehand as one occasional condition, and it may show any sign now and then.
 const otherPriorOdds = 0.01;
 const otherShows = 0.08;
+// Each telling word that nothing in the library explains makes it once more as likely, up to this many.
+const mostUnread = 5;
 // Sets are listed for this many of the likeliest causes; no set is likelier than its least likely member.
 const listedCauses = 20;
 
@@ -48,7 +50,7 @@ export function posterior(knowledge: Knowledge, circumstances: Circumstances, fi
   const observed = findings.map((finding) => ({ finding, sign: requireSign(signs, finding.sign) }));
   const candidates = candidatesFor(knowledge.conditions, circumstances, findings);
   const weights = weighSets(candidates, observed);
-  const { masses, other, nobody } = sumSets(weights, otherLogWeight(observed));
+  const { masses, other, nobody } = sumSets(weights, otherLogWeight(observed, circumstances.unreadTelling ?? 0));
   const sets = [...listSets(candidates, weights, masses), ...silentCauses(candidates, weights, nobody)];
   return {
     candidates,
@@ -82,8 +84,8 @@ function silentCauses(candidates: readonly Candidate[], { groups, own }: SetWeig
   return silent.flatMap(({ members }) => members.map((i) => ({ causes: [candidates[i]!.condition], probability: (mass * own[i]!) / all })));
 }
 
-function otherLogWeight(observed: readonly Observed[]): number {
-  return Math.log(otherPriorOdds) + observed.reduce((sum, { finding, sign }) => sum + otherLogLikelihood(finding, sign), 0);
+function otherLogWeight(observed: readonly Observed[], unreadTelling: number): number {
+  return Math.log(otherPriorOdds * (1 + Math.min(mostUnread, unreadTelling))) + observed.reduce((sum, { finding, sign }) => sum + otherLogLikelihood(finding, sign), 0);
 }
 
 function otherLogLikelihood(finding: Finding, sign: SignFacts): number {

@@ -19,6 +19,12 @@ export interface SetSums {
   readonly other: number;
 }
 
+/**
+ * Prior weight of a set by the number of its causes beside that of its members: who tells of a plant tells of one trouble, mostly, and each
+ * further one that is at work there is this share as likely as it would be on a plant that nobody complains of.
+ */
+const weightBySize = [0, 1, 0.35, 0.35 ** 2] as const;
+
 // A larger step than this between two weights would pass the range of a double.
 const widest = 600;
 
@@ -88,7 +94,7 @@ class GroupSums {
 
   /** Add all sets that take `na` causes from group `a`, `nb` from `b` and `nc` from `c`. */
   add(logGates: number, links: number, a: number, na: number, b = a, nb = 0, c = a, nc = 0): void {
-    const weight = this.inUnits(logGates) * links;
+    const weight = this.inUnits(logGates) * links * weightBySize[(na + nb + nc) as 1 | 2 | 3];
     const ofA = this.#symmetric(a, na);
     const ofB = this.#symmetric(b, nb);
     const ofC = this.#symmetric(c, nc);
@@ -127,16 +133,17 @@ function shareOf(members: readonly Member[], { groups, own, logGates, link }: Se
   const weight = members.reduce((product, { i }) => product * own[i]!, 1);
   const links = members.reduce((product, one, m) => members.slice(m + 1).reduce((so, two) => so * link(one.g, two.g), product), 1);
   const alone = Math.exp(logGates(a!, b, c) - scale) * weight * links;
-  if (members.length === 3) return alone;
+  const [, one, two, three] = weightBySize;
+  if (members.length === 3) return alone * three;
   // Silent causes change no gate; those that are linked to a member weigh more beside it.
   const silent = groups.flatMap((group, g) =>
     group.silent ? [{ one: group.one * members.reduce((product, { g: own }) => product * link(g, own), 1), two: group.two, g }] : [],
   );
   const ones = silent.reduce((sum, { one }) => sum + one, 0);
-  if (members.length === 2) return alone * (1 + ones);
+  if (members.length === 2) return alone * (two + three * ones);
   let twos = silent.reduce((sum, { two }) => sum + two, 0);
   silent.forEach((first, s) => {
     for (const second of silent.slice(s + 1)) twos += first.one * second.one * link(first.g, second.g);
   });
-  return alone * (1 + ones + twos);
+  return alone * (one + two * ones + three * twos);
 }

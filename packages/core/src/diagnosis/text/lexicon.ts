@@ -38,7 +38,7 @@ export interface Lexicon {
   readonly ordinary: ReadonlySet<string>;
   /** negations, as stems */
   readonly denials: ReadonlySet<string>;
-  /** what is told of an event in so common words that only the very words mean it ("put outside") */
+  /** what is told of an event in one word, or in words of any letter, so that only the very words mean it ("hail", "put outside") */
   readonly literal: readonly { readonly words: readonly string[]; readonly event: string }[];
 }
 
@@ -74,8 +74,10 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   };
   const events = Object.entries(facts.events ?? {}).flatMap(([id, phrases]) => phrases.map((text) => ({ id, text })));
   const ordinary = new Set([...language.ordinary].map(language.stemOf));
-  const isLiteral = ({ text }: { text: string }) =>
-    text.includes(' ') && contentStems(text, language).filter((stem) => !ordinary.has(stem)).length === 0;
+  const isLiteral = ({ text }: { text: string }) => {
+    const stems = contentStems(text, language);
+    return stems.length === 1 || stems.every((stem) => ordinary.has(stem));
+  };
   const entries: Entry[] = [
     ...signs.flatMap(({ id, name, words }) =>
       [name, ...words, ...(facts.signs?.[id] ?? [])].map((text) => entry(text, { kind: 'sign', id })),

@@ -17,6 +17,8 @@ interface Reader {
 export interface WordReading extends TextReading {
   /** condition → log odds that the words themselves speak for it, beside the signs that they were read as */
   readonly hints: ReadonlyMap<string, number>;
+  /** words of signs, as rare as those of a few signs only, that made no reading and that no entry's words explain */
+  readonly unreadTelling: readonly string[];
 }
 
 // A reader takes some milliseconds to make and depends on the knowledge alone.
@@ -33,11 +35,18 @@ function readerOf(knowledge: Knowledge): Reader {
 
 /** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
 export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): WordReading {
-  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map() };
+  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map(), unreadTelling: [] };
   const { lexicon, words } = readerOf(knowledge);
   const reading = readText(text, lexicon, host && usualOn(knowledge, host));
-  return { ...reading, hints: hintsFrom(reading.stems, words) };
+  const hints = hintsFrom(reading.stems, words);
+  return { ...reading, hints, unreadTelling: unexplained(reading.stems.unread, lexicon) };
 }
+
+/** Words that only some signs use: said of the plant, they must mean something. */
+const unexplained = (unread: readonly string[], { language, vocabulary, generic, ordinary }: Lexicon) =>
+  [...new Set(unread)].filter(
+    (stem) => vocabulary.has(stem) && !generic.has(stem) && !ordinary.has(stem) && !language.fillers.has(stem),
+  );
 
 /**
  * How usual each sign is on a plant beside the others that are shown there, above 0 to 1: a half for the middle one. Signs that the plant's
