@@ -22,7 +22,7 @@ export interface LookAdvice {
 }
 
 // Beyond this many sets the rest holds too little belief to change a ranking.
-const setsWeighed = 48;
+const setsWeighed = 32;
 // Outcomes double with each sign; four signs of one check tell nearly all of it.
 const signsWeighed = 4;
 // A sign whose chance varies less than this between the sets (as a variance) tells nothing.
@@ -54,10 +54,12 @@ export function nextChecks(
   const sets = belief.sets.slice(0, setsWeighed);
   const doubt = doubtOver(sets, findings);
   const chancesOf = chanceTable(signs, sets);
+  // What none of the causes shows or excludes has the same chance under every set.
+  const shown = new Set(sets.flatMap(({ causes }) => causes.flatMap((cause) => Object.keys(cause.signs))));
   const looks = checks
     .map((check) => {
       const reveals = check.reveals.filter((sign) => !known.has(sign) && signs.has(sign));
-      const telling = mostTelling(reveals.map(chancesOf), doubt.masses);
+      const telling = mostTelling(reveals.filter((sign) => shown.has(sign)).map(chancesOf), doubt.masses);
       return { check, look: { check: check.id, reveals, minutes: check.minutes, ...worthOf(telling, doubt) } };
     })
     .filter(({ look }) => look.reveals.length > 0 && look.bits > 0.005)

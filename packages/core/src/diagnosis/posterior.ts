@@ -30,7 +30,7 @@ const otherShows = 0.08;
 // Each telling word that nothing in the library explains makes it once more as likely, up to this many.
 const mostUnread = 5;
 // Sets are listed for this many of the likeliest causes; no set is likelier than its least likely member.
-const listedCauses = 20;
+const listedCauses = 16;
 
 /**
  * Posterior over sets of one, two or three concurrent causes, and "none of these", exact over the candidate set.

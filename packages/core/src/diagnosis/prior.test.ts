@@ -20,7 +20,18 @@ test('the factors that are told multiply to the odds', () => {
   const { logOdds, factors } = priorLogOdds(mite, { ...july, month: 1, pattern: 'edges', onset: 'season' });
   const product = factors.reduce((so, { factor }) => so * factor, 0.04 / 0.96);
   expect(Math.exp(logOdds)).toBeCloseTo(product, 12);
-  expect(factors.map(({ code }) => code)).toEqual(['host', 'setting', 'season', 'onset', 'pattern', 'temperature', 'nearby', 'alone']);
+  expect(factors.map(({ code }) => code)).toEqual([
+    'host',
+    'setting',
+    'season',
+    'onset',
+    'pattern',
+    'temperature',
+    'nearby',
+    'events',
+    'words',
+    'alone',
+  ]);
 });
 
 test.each([
@@ -97,4 +108,18 @@ test('the same trouble on a plant beside it makes it four times as likely, elsew
 test('what comes in the wake of something else is half as likely by itself', () => {
   const follower: ConditionFacts = { ...mite, follows: ['rust'] };
   expect(priorLogOdds(follower, july).logOdds - priorLogOdds(mite, july).logOdds).toBeCloseTo(Math.log(0.5), 12);
+});
+
+test('what happened speaks for what comes of it, weather a little, and never without bound', () => {
+  const frost = { ...mite, after: ['frost', 'moved', 'heat', 'cold-weather'] };
+  const after = (...events: string[]) => shift({ events }, frost);
+  expect([after(), after('hail')]).toEqual([1, 1]);
+  expect(after('frost')).toBeCloseTo(2.5, 12);
+  expect(after('cold-weather')).toBeCloseTo(1.3, 12);
+  expect(after('frost', 'moved', 'heat', 'cold-weather')).toBeCloseTo(8, 12);
+});
+
+test('words beside the signs count as they hint', () => {
+  expect(shift({ hints: new Map([['mite', Math.log(3)]]) })).toBeCloseTo(3, 12);
+  expect(shift({ hints: new Map([['rust', Math.log(3)]]) })).toBeCloseTo(1, 12);
 });

@@ -59,7 +59,8 @@ test('sums over three candidates are those of the seven sets, one by one', () =>
   const odds: Record<string, number> = { mite: 0.04, aphid: 0.02, rust: 0.01 };
   const weight = (set: string[]) => {
     const unseen = (id: string, leak: number) => set.reduce((product, one) => product * (1 - (q[one]![id] ?? 0)), 1 - leak);
-    return set.reduce((product, one) => product * odds[one]!, 1) * (1 - unseen('dots', 0.02)) * unseen('webs', 0.004);
+    const together = 0.35 ** (set.length - 1);
+    return set.reduce((product, one) => product * odds[one]!, together) * (1 - unseen('dots', 0.02)) * unseen('webs', 0.004);
   };
   const total = sets.reduce((sum, set) => sum + weight(set), 0.001);
   candidates.forEach(({ condition: { id } }, i) => {

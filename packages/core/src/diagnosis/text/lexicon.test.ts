@@ -32,7 +32,7 @@ test('a word at the core of a sign hints harder than one that it has once', () =
 
 test('what holds nothing but a denial, or one common word among small ones, is no phrase', () => {
   const many = [...'abcdef'].map((letter) => sign(letter, `brown thing${letter}`));
-  const { phrases } = withSigns(...many, sign('nothing', 'nothing'), sign('browned', 'it is brown'), sign('plain', 'brown'));
+  const { phrases } = withSigns(...many, sign('nothing', 'nothing'), sign('browned', 'it is brown'), sign('plain', 'brown', 'brown all over'));
   const stems = (id: string) =>
     phrases.filter(({ meaning }) => meaning.kind === 'sign' && meaning.id === id).map((one) => one.stems.join(' '));
   expect(stems('nothing')).toEqual(['xnoth']);
@@ -46,8 +46,7 @@ test('an ordinary word speaks for a sign only within its phrases', () => {
   expect(hints.has(language.stemOf('hangs'))).toBe(true);
   const stems = phrases.filter(({ meaning }) => meaning.kind === 'sign').map((one) => one.stems.join(' '));
   expect(stems).toContain([language.stemOf('hangs'), 'by', language.stemOf('morning')].join(' '));
-  // Said as one word, it was meant; cut down to one, it was not.
-  expect(stems.filter((one) => one === language.stemOf('morning'))).toHaveLength(1);
+  expect(stems).not.toContain(language.stemOf('morning'));
 });
 
 test('a language adds its own words; the first is read when none is asked for', () => {

@@ -123,3 +123,20 @@ test('an ordinary word is no slip of a sign’s word', () => {
   expect(readText('stiplings', plain)).toMatchObject({ read: [], unread: ['stiplings'] });
   expect(readText('stiplings', lexicon).read.map(({ sign }) => sign)).toEqual(['dots']);
 });
+
+test('events are told by their very words, unless they are denied, and are no signs', () => {
+  const events = (text: string) => readText(text, lexicon).events.map(({ event, phrase }) => `${event}: ${phrase}`);
+  expect(events('there was ice on the windscreen')).toEqual(['frost: ice on the windscreen']);
+  expect(events('put outside in May')).toEqual(['moved: put outside']);
+  expect(events('no frost. it is outside')).toEqual([]);
+  expect(readText('after a frost', lexicon).read).toEqual([]);
+});
+
+test('a sign of another part than the one spoken of is hardly meant', () => {
+  const { signs, hosts, languages } = testKnowledge;
+  const ringed = { ...signs[0]!, id: 'ringed', part: 'leaf', name: 'Ringed', words: ['rusty ring'] };
+  const parts = buildLexicon({ signs: [ringed], hosts, languages });
+  const sure = (text: string) => readText(text, parts).read[0]?.sure ?? 0;
+  expect(sure('cut the stem, a rusty ring')).toBeLessThan(sure('on leaves a rusty ring') / 2);
+  expect(sure('my neighbour says a rusty ring')).toBeLessThan(sure('a rusty ring') / 2);
+});

@@ -100,7 +100,7 @@ function isUnlooked(
 function guessStart(tokens: readonly Token[], from: number, to: number, { guesses, askers }: Language): number {
   for (let i = from; i < to; i++) {
     if (guesses.some((words) => words.every((word, w) => tokens[i + w]?.word === word && i + w < to))) return i;
-    if (tokens[i]!.asked && askers.has(tokens[i]!.word) && i - from < 2) return i;
+    if (i === from && tokens[i]!.asked && askers.has(tokens[i]!.word)) return i;
   }
   return to;
 }
