@@ -33,49 +33,10 @@ const asDescription = (told: Told | Description, i: number): Description => {
   return { ...one, causes: one.causes.map((accepted) => accepted.flatMap((id) => splits[id] ?? [id])) };
 };
 
-// Where an entry was split, a description that names the old one is right with each of the new ones.
-const splits: Readonly<Record<string, readonly string[]>> = {
-  anthracnose: [
-    'bean-anthracnose',
-    'cucurbit-anthracnose',
-    'strawberry-anthracnose',
-    'fruit-anthracnose',
-    'tree-anthracnose',
-    'leaf-anthracnose',
-  ],
-  'bacterial-leaf-spot': ['bacterial-leaf-spot', 'pepper-bacterial-spot', 'pelargonium-blight', 'stone-fruit-bacterial-spot'],
-  'broad-and-cyclamen-mite': ['broad-mite', 'cyclamen-mite'],
-  'downy-mildew': [
-    'downy-mildew',
-    'lettuce-downy-mildew',
-    'cucurbit-downy-mildew',
-    'grape-downy-mildew',
-    'basil-downy-mildew',
-    'brassica-downy-mildew',
-    'pea-downy-mildew',
-    'rose-downy-mildew',
-  ],
-  'fruit-maggot-fly': ['apple-maggot', 'cherry-fruit-fly', 'spotted-wing-fly', 'olive-fly', 'tropical-fruit-fly'],
-  'lawn-patch': ['lawn-snow-mould', 'lawn-brown-patch', 'dollar-spot', 'take-all-patch'],
-  'mosaic-virus': ['mosaic-virus', 'tomato-mosaic-virus', 'bean-mosaic', 'cucumber-green-mottle', 'potato-virus', 'flower-virus'],
-  'needle-blight': ['pine-needle-blight', 'pine-tip-blight', 'spruce-needle-cast', 'thuja-blight'],
-  'succulent-gall-mite': ['aloe-mite', 'agave-mite'],
-  'twig-blight': ['twig-blight', 'cypress-canker', 'pine-tip-blight'],
-  'vascular-wilt': ['fusarium-wilt', 'verticillium-wilt'],
-  'web-caterpillars': ['ermine-moth', 'tent-caterpillar', 'brown-tail-moth', 'processionary-moth'],
-  psyllid: ['psyllid', 'pear-psyllid', 'citrus-psyllid', 'potato-psyllid'],
-  chafer: ['chafer', 'japanese-beetle'],
-  leafhopper: ['leafhopper', 'potato-leafhopper'],
-  mealybug: ['mealybug', 'long-tailed-mealybug', 'cochineal'],
-  thrips: ['thrips', 'western-flower-thrips', 'gladiolus-thrips'],
-  'glasshouse-whitefly': ['glasshouse-whitefly', 'bemisia', 'azalea-whitefly'],
-  'leaf-miner-flies': ['leaf-miner-flies', 'serpentine-leaf-miner'],
-  'shield-bug': ['shield-bug', 'marmorated-stink-bug'],
-  'pear-rust': ['pear-rust', 'cedar-apple-rust'],
-  'powdery-mildew': ['powdery-mildew', 'oak-mildew'],
-  'green-aphid': ['green-aphid', 'hellebore-aphid', 'rosy-apple-aphid', 'leaf-curling-plum-aphid', 'lupin-aphid'],
-  'black-bean-aphid': ['black-bean-aphid', 'cherry-blackfly'],
-};
+/** Where an entry was split, a description that names the old one is right with each of the new ones. */
+const splits = parse(readFileSync(join(import.meta.dirname, 'descriptions/splits.yaml'), 'utf8')) as Readonly<
+  Record<string, readonly string[]>
+>;
 
 const read = (name: string) =>
   (parse(readFileSync(join(import.meta.dirname, `descriptions/${name}.yaml`), 'utf8')) as (Told | Description)[]).map(asDescription);
@@ -126,7 +87,13 @@ function report(name: string): void {
       `calibration ${calibration(outcomes).error.toFixed(3)}`,
     ].join('; '),
   );
-  console.log(`  said and right, by tenths: ${calibration(outcomes).bins.map(({ count, said, right }) => (count ? `${((100 * said) / count).toFixed(0)}→${((100 * right) / count).toFixed(0)} (${count})` : '–')).join(' ')}`);
+  console.log(
+    `  said and right, by tenths: ${calibration(outcomes)
+      .bins.map(({ count, said, right }) =>
+        count ? `${((100 * said) / count).toFixed(0)}→${((100 * right) / count).toFixed(0)} (${count})` : '–',
+      )
+      .join(' ')}`,
+  );
 }
 
 /** Expected calibration error of the chances of the first eight causes, in bins of a tenth. */

@@ -4,6 +4,7 @@ import { z } from 'zod';
 export const setting = z.enum(['outdoor', 'greenhouse', 'indoor', 'hydroponic']);
 export const onset = z.enum(['overnight', 'days', 'weeks', 'season']);
 export const pattern = z.enum(['one-plant', 'patches', 'whole-planting', 'one-side', 'edges', 'scattered']);
+export const continent = z.enum(['europe', 'north-america', 'south-america', 'africa', 'asia', 'australasia']);
 export const stance = z.enum(['hands', 'organic', 'softest', 'protect']);
 export const hiding = z.enum(['rolled-leaf', 'mine', 'stem', 'root', 'case', 'wax']);
 export const unitSystem = z.enum(['metric', 'us']);

@@ -75,7 +75,7 @@ test('folk practice is never without its grade', () => {
     treat.filter(({ evidence }) => evidence === 'folk').map(({ intervention }) => intervention),
   );
   for (const id of folk) {
-    const judged = library.conditions.find(({ treat }) => treat.some(({ intervention }) => intervention === id))!;
+    const judged = library.conditions.find(({ treat }) => treat.some((one) => one.intervention === id && one.evidence === 'folk'))!;
     const option = judge(judged, { stance: 'protect' }).options.find((one) => one.id === id)!;
     expect([id, option.evidence]).toEqual([id, 'folk']);
     expect(option.verdict).not.toBe('fits');

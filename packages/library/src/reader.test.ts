@@ -24,7 +24,11 @@ test.each([
   ['STICKY LEAVES!!! webbing???', ['seen sticky-leaves', 'seen leaf-webbing']],
   ['sticky laeves', ['seen sticky-leaves']],
   ['The leaves are sticky.', ['seen sticky-leaves']],
-  ['buds never opened and have tiny black bristles', ['seen buds-drop', 'seen buds-bristled']],
+  ['buds have tiny black bristles', ['seen buds-bristled']],
+  ['roots are fine, stems ok. red edges no', []],
+  ['my neighbour says it is greenfly', ['seen green-soft-insects']],
+  ['not looked at the roots yet', []],
+  ['no idea why, as if that was not enough', []],
   ['white mold under the leaves', ['seen grey-down-under']],
   ['I planted it in May and I love it', []],
 ])('“%s”', (text, expected) => {

@@ -63,7 +63,7 @@ const stories: readonly Story[] = [
   ['raspberry', 'outdoor', 6, 'new leaves yellow, veins green, limy soil', 'iron-shortage'],
   ['kale', 'outdoor', 7, 'whole plant pale green, old leaves evenly yellow, slow growing', 'nitrogen-shortage'],
   ['courgette', 'outdoor', 7, 'light and dark green mosaic on the leaves, crumpled', 'mosaic-virus'],
-  ['tomato', 'greenhouse', 7, 'wilts on one side first, brown ring inside the cut stem', 'vascular-wilt'],
+  ['tomato', 'greenhouse', 7, 'wilts on one side first, brown ring inside the cut stem', 'fusarium-wilt'],
   ['strawberry', 'outdoor', 4, 'plants wilt though the soil is wet, fat white grubs at the roots', 'vine-weevil'],
   ['pelargonium', 'greenhouse', 3, 'corky bumps under the leaf', 'oedema'],
   ['monstera', 'indoor', 10, 'one or two oldest leaves go yellow and drop, everything else sound', 'natural-leaf-drop'],
@@ -84,9 +84,16 @@ const descriptions = parse(readFileSync(join(import.meta.dirname, '../../../benc
   words: string;
   cause: string;
 }[];
+// Where an entry was split, each of the new ones is right.
+const splits = parse(readFileSync(join(import.meta.dirname, '../../../bench/descriptions/splits.yaml'), 'utf8')) as Readonly<
+  Record<string, readonly string[]>
+>;
 const told: readonly Story[] = [
   ...stories,
-  ...descriptions.map(({ host, setting, month, words, cause }): Story => [host, setting, month, words, cause]),
+  // One in three is enough to see that nothing slipped; the bench asks them all.
+  ...descriptions
+    .filter((_, i) => i % 3 === 0)
+    .map(({ host, setting, month, words, cause }): Story => [host, setting, month, words, cause]),
 ];
 
 // Each is asked once, however many tests look at the answer.
@@ -97,7 +104,10 @@ const ask = (story: Story) => {
   answers.set(story, answer);
   return answer;
 };
-const rankOf = (story: Story) => ask(story).ranked.findIndex(({ condition }) => condition === story[4]);
+const rankOf = (story: Story) => {
+  const right = splits[story[4]] ?? [story[4]];
+  return ask(story).ranked.findIndex(({ condition }) => right.includes(condition));
+};
 
 test.each(stories.map((story) => [story[3], story[4], story] as const))('“%s” is %s', (_words, _cause, story) => {
   const rank = rankOf(story);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entry, onset, pattern, setting } from '../words.js';
+import { continent, entry, onset, pattern, setting } from '../words.js';
 import { alert, doubts, name } from './shared.js';
 
 /** More signs than this on one plant tell no more, and take long to weigh. */
@@ -8,6 +8,11 @@ export const mostFindings = 60;
 export const differentialRequest = z.strictObject({
   host: name.describe('id of a host or any of its names'),
   text: z.string().max(10_000).optional(),
+  context: z
+    .string()
+    .max(10_000)
+    .optional()
+    .describe('words whose signs stand among the findings: read for weather, care and what happened, which are no signs'),
   findings: z
     .array(
       z.strictObject({
@@ -36,6 +41,7 @@ export const differentialRequest = z.strictObject({
   onset: onset.optional(),
   pattern: pattern.optional(),
   region: name.optional(),
+  continent: continent.optional().describe('where the garden is: what does not live there is the less likely'),
   temperatureC: z.number().min(-40).max(60).optional().describe('mean of the last days'),
   history: z
     .array(z.strictObject({ condition: name, host: name, count: z.int().min(1).max(1000) }))
@@ -84,6 +90,9 @@ export const differentialAnswer = z.object({
     qualifier: z.string().optional().describe('words about the plant that are no part of its name: a variety, a place'),
   }),
   read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string(), sure: z.number() })),
+  events: z
+    .array(z.object({ event: z.string(), phrase: z.string() }))
+    .describe('what happened, weather and care, as they were read: no signs, but they make some causes likelier'),
   unread: z.array(z.string()),
   ranked: z.array(rankedCause),
   asked: z.array(rankedCause),

@@ -1,3 +1,5 @@
+import { continentAt } from './continentAt.js';
+
 /** A case in a line: its plant, when it was, and what it was taken for last. */
 export interface CaseLine {
   readonly id: string;
@@ -11,7 +13,7 @@ export interface CaseLine {
 
 /** What a case's question is made from beside its own record. */
 export interface CaseSurroundings<Test> {
-  readonly garden: { readonly latitude: number | null; readonly region: string };
+  readonly garden: { readonly latitude: number | null; readonly longitude?: number | null | undefined; readonly region: string };
   /** every case that the garden has had */
   readonly caseLines: readonly CaseLine[];
   /** mean of the last days, °C; nothing when it isn't known */
@@ -40,6 +42,7 @@ export function caseQuestion<Onset extends string, Pattern extends string, Setti
   findings: readonly Finding[],
   { garden, caseLines, temperatureC, tests }: CaseSurroundings<Test>,
 ) {
+  const continent = garden.latitude !== null && garden.longitude != null ? continentAt(garden.latitude, garden.longitude) : undefined;
   const others = caseLines.filter((one) => one.id !== id);
   return {
     host: planting.host,
@@ -50,6 +53,7 @@ export function caseQuestion<Onset extends string, Pattern extends string, Setti
     onset: onset ?? undefined,
     pattern: pattern ?? undefined,
     region: garden.region,
+    ...(continent && { continent }),
     ...(temperatureC !== undefined && { temperatureC }),
     history: historyOf(others),
     ...(tests.length > 0 && { tests: [...tests] }),

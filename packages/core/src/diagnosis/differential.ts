@@ -13,11 +13,13 @@ import { relationsAmong } from './relations.js';
 import type { Relation } from './relations.js';
 import { isSettled } from './settled.js';
 import { readWords } from './text/readWords.js';
-import type { Reading } from './text/readText.js';
+import type { Reading, TextReading } from './text/readText.js';
 
 export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
   readonly host: HostFacts;
   readonly text?: string | undefined;
+  /** words whose signs stand among the findings, read for events and hints only */
+  readonly context?: string | undefined;
   readonly findings?: readonly Finding[] | undefined;
   /** ids of conditions that are answered for whatever their chance: "why not this one?" */
   readonly asked?: readonly string[] | undefined;
@@ -42,6 +44,8 @@ export interface RankedCause {
 export interface Differential {
   readonly host: { readonly id: string; readonly name: string };
   readonly read: readonly Reading[];
+  /** what happened, weather and care */
+  readonly events: TextReading['events'];
   readonly unread: readonly string[];
   readonly ranked: readonly RankedCause[];
   /** the conditions that were asked about, in the order of asking */
@@ -69,7 +73,14 @@ const shownDownTo = 0.003;
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
   const text = readWords(knowledge, question.text ?? '', question.host);
   const findings = mergeFindings(question.findings ?? [], text.read);
-  const circumstances: Circumstances = { ...question, onset: question.onset ?? text.onset, events: text.events.map(({ event }) => event), hints: text.hints, unreadTelling: text.unreadTelling.length };
+  const context = question.context === undefined ? text : readWords(knowledge, question.context, question.host);
+  const circumstances: Circumstances = {
+    ...question,
+    onset: question.onset ?? text.onset,
+    events: context.events.map(({ event }) => event),
+    hints: context.hints,
+    unreadTelling: context.unreadTelling.length,
+  };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
   const evidenceOf = evidenceAmong(belief.candidates, findings, signs);
@@ -80,6 +91,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
   return {
     host: { id: question.host.id, name: question.host.name },
     read: text.read,
+    events: context.events,
     unread: text.unread,
     ranked,
     asked: (question.asked ?? []).map((id) => explain(believedOf(id, belief, knowledge, circumstances))),
@@ -90,7 +102,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
-    settled: isSettled({ findings, first: likeliest[0]?.probability ?? 0, lead, looks, unreadTelling: text.unreadTelling.length }),
+    settled: isSettled({ findings, first: likeliest[0]?.probability ?? 0, lead, looks, unreadTelling: context.unreadTelling.length }),
     alerts: alertsFor(ranked, findings, question.notifiable ?? []),
   };
 }

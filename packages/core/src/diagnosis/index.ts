@@ -18,7 +18,7 @@ export type { CauseSet, Posterior } from './posterior.js';
 export { relationsAmong } from './relations.js';
 export type { Relation } from './relations.js';
 export { priorLogOdds, susceptibility } from './prior.js';
-export { frequencyTable, leakTable } from './probabilityTable.js';
+export { commonnessTable, frequencyTable, leakTable } from './probabilityTable.js';
 export { differenceOf, separation } from './separation.js';
 export type { TellingSign } from './separation.js';
 
@@ -37,7 +37,8 @@ export type { LanguageFacts } from './text/language.js';
 export { readText } from './text/readText.js';
 export { correctTypo } from './text/correctTypo.js';
 export { readWords } from './text/readWords.js';
-export type { Reading, TextReading } from './text/readText.js';
+export type { WordReading } from './text/readWords.js';
+export type { Reading } from './text/readText.js';
 
 // What it reasons about
 export type {
@@ -55,3 +56,5 @@ export type {
   SignFacts,
 } from './knowledge.js';
 export type { Onset } from './onset.js';
+export { continentAt } from './continentAt.js';
+export type { Continent } from './continentAt.js';

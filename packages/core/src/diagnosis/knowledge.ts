@@ -1,4 +1,5 @@
 import type { ClinicTest } from './clinicTest.js';
+import type { Continent } from './continentAt.js';
 import type { Onset } from './onset.js';
 import type { LanguageFacts } from './text/language.js';
 
@@ -56,6 +57,8 @@ export interface ConditionFacts {
   readonly patterns: readonly Pattern[];
   readonly signs: Readonly<Record<string, Frequency>>;
   readonly treat: readonly { readonly intervention: string; readonly efficacy?: readonly number[] | undefined }[];
+  /** continents where it lives; everywhere when empty */
+  readonly range?: readonly Continent[] | undefined;
   /** events, or weather and care, in whose wake it comes */
   readonly after?: readonly string[] | undefined;
   /** mean temperatures in which it thrives: lowest and highest, °C */
@@ -100,6 +103,7 @@ export interface Circumstances {
   readonly hemisphere?: 'north' | 'south' | undefined;
   readonly onset?: Onset | undefined;
   readonly pattern?: Pattern | undefined;
+  readonly continent?: Continent | undefined;
   /** mean of the last days, °C */
   readonly temperatureC?: number | undefined;
   /** what this garden has had confirmed before */

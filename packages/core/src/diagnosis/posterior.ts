@@ -85,7 +85,10 @@ function silentCauses(candidates: readonly Candidate[], { groups, own }: SetWeig
 }
 
 function otherLogWeight(observed: readonly Observed[], unreadTelling: number): number {
-  return Math.log(otherPriorOdds * (1 + Math.min(mostUnread, unreadTelling))) + observed.reduce((sum, { finding, sign }) => sum + otherLogLikelihood(finding, sign), 0);
+  return (
+    Math.log(otherPriorOdds * (1 + Math.min(mostUnread, unreadTelling))) +
+    observed.reduce((sum, { finding, sign }) => sum + otherLogLikelihood(finding, sign), 0)
+  );
 }
 
 function otherLogLikelihood(finding: Finding, sign: SignFacts): number {

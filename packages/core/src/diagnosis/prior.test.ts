@@ -28,6 +28,7 @@ test('the factors that are told multiply to the odds', () => {
     'pattern',
     'temperature',
     'nearby',
+    'range',
     'events',
     'words',
     'alone',
@@ -122,4 +123,10 @@ test('what happened speaks for what comes of it, weather a little, and never wit
 test('words beside the signs count as they hint', () => {
   expect(shift({ hints: new Map([['mite', Math.log(3)]]) })).toBeCloseTo(3, 12);
   expect(shift({ hints: new Map([['rust', Math.log(3)]]) })).toBeCloseTo(1, 12);
+});
+
+test('what lives elsewhere is one in twenty as likely, where the continent is known', () => {
+  const afar: ConditionFacts = { ...mite, range: ['asia'] };
+  expect([shift({ continent: 'asia' }, afar), shift({}, afar), shift({ continent: 'europe' })]).toEqual([1, 1, 1]);
+  expect(shift({ continent: 'europe' }, afar)).toBeCloseTo(0.05, 12);
 });

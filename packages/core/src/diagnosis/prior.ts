@@ -5,7 +5,20 @@ import { commonnessTable } from './probabilityTable.js';
 
 /** One circumstance and the factor by which it multiplies a condition's odds. */
 export interface PriorFactor {
-  readonly code: 'host' | 'setting' | 'season' | 'temperature' | 'onset' | 'pattern' | 'nearby' | 'alone' | 'events' | 'words' | 'history' | 'clinic';
+  readonly code:
+    | 'host'
+    | 'setting'
+    | 'season'
+    | 'temperature'
+    | 'onset'
+    | 'pattern'
+    | 'nearby'
+    | 'range'
+    | 'alone'
+    | 'events'
+    | 'words'
+    | 'history'
+    | 'clinic';
   readonly factor: number;
 }
 
@@ -37,6 +50,7 @@ export function priorLogOdds(condition: ConditionFacts, circumstances: Circumsta
     { code: 'pattern', factor: !circumstances.pattern || condition.patterns.includes(circumstances.pattern) ? 1 : 0.4 },
     { code: 'temperature', factor: temperatureFactor(condition, circumstances.temperatureC) },
     { code: 'nearby', factor: nearbyFactorOf(condition, circumstances) },
+    { code: 'range', factor: rangeFactor(condition, circumstances) },
     { code: 'events', factor: eventFactor(condition, circumstances) },
     { code: 'words', factor: Math.exp(circumstances.hints?.get(condition.id) ?? 0) },
     { code: 'alone', factor: condition.follows?.length ? followerFactor : 1 },
@@ -85,6 +99,10 @@ function temperatureFactor({ temperatureC: range }: ConditionFacts, temperatureC
   const outside = Math.max(0, range[0]! - temperatureC, temperatureC - range[1]!);
   return outside === 0 ? 1 : outside <= 4 ? 0.5 : 1 / 6;
 }
+
+/** What is not known to live on a continent turns up there now and then, with plants and goods. */
+const rangeFactor = ({ range }: ConditionFacts, { continent }: Circumstances) =>
+  !continent || !range || range.length === 0 || range.includes(continent) ? 1 : 0.05;
 
 function eventFactor({ after }: ConditionFacts, { events }: Circumstances): number {
   const fitting = (events ?? []).filter((event) => after?.includes(event));

@@ -11,7 +11,11 @@ const standing: Standing = {
 
 test.each<[string, Partial<Standing>, boolean]>([
   ['a plan that is right four times in five', {}, true],
-  ['a plan that is right three times in four, with a look that may better it', { lead: 0.75, looks: [{ gain: 0.01 }, { gain: 0.03 }] }, false],
+  [
+    'a plan that is right three times in four, with a look that may better it',
+    { lead: 0.75, looks: [{ gain: 0.01 }, { gain: 0.03 }] },
+    false,
+  ],
   ['one that no look would better', { lead: 0.65, looks: [{ gain: 0.029 }] }, true],
   ['one with nothing left to look at', { lead: 0.65, looks: [] }, true],
   ['a first cause that is a guess', { first: 0.59, lead: 0.95 }, false],

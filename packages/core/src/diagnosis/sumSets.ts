@@ -1,3 +1,4 @@
+import { furtherShare } from './weighSets.js';
 import type { SetWeights } from './weighSets.js';
 
 /** A candidate and the group that it belongs to. */
@@ -19,11 +20,8 @@ export interface SetSums {
   readonly other: number;
 }
 
-/**
- * Prior weight of a set by the number of its causes beside that of its members: who tells of a plant tells of one trouble, mostly, and each
- * further one that is at work there is this share as likely as it would be on a plant that nobody complains of.
- */
-const weightBySize = [0, 1, 0.35, 0.35 ** 2] as const;
+/** Prior weight of a set of none to three causes beside the product of their odds. */
+const weightBySize = [0, 1, furtherShare, furtherShare ** 2] as const;
 
 // A larger step than this between two weights would pass the range of a double.
 const widest = 600;

@@ -34,9 +34,14 @@ export interface SetWeights {
   readonly link: (a: number, b: number) => number;
 }
 
-// A cause that follows another is this many times likelier beside it; a carrier and what it carries, this many.
-const followsFactor = 6;
-const carriesFactor = 3;
+/**
+ * Who tells of a plant tells of one trouble, mostly: each further one is this share as likely to be at work as on a plant that nobody
+ * complains of.
+ */
+export const furtherShare = 0.35;
+// A cause that follows another is this many times likelier beside it; a carrier and what it carries, this many. Together they are one trouble.
+const followsFactor = 6 / furtherShare;
+const carriesFactor = 3 / furtherShare;
 // Products of this many chances stay well above the smallest double.
 const blockSize = 50;
 

@@ -1,6 +1,6 @@
 import { effect, inject, Injectable, untracked } from '@angular/core';
 import type { CalculationAnswer, CalculationName, CalculationRequest } from '@field-nurse/contract';
-import type { LookPlan, TextReading } from '@field-nurse/core/diagnosis';
+import type { LookPlan, WordReading } from '@field-nurse/core/diagnosis';
 import type { Calculated } from '@field-nurse/library/answers';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
@@ -22,7 +22,7 @@ export class Calc {
     });
   }
 
-  readWords = async (text: string, host: string): Promise<TextReading> => (await this.#worker()).readWords(text, host);
+  readWords = async (text: string, host: string): Promise<WordReading> => (await this.#worker()).readWords(text, host);
   whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
 
   /** Read a file of weather, which may be large. */

@@ -31,6 +31,8 @@ export interface CaseReckoning {
   readonly chips: Signal<readonly Chip[]>;
   /** words that nothing was read from */
   readonly unread: Signal<readonly string[]>;
+  /** phrases that tell of weather, care or what happened */
+  readonly events: Signal<readonly string[]>;
   /** true where the words themselves say that this sign is there or not, confirmed or no */
   readonly isRead: (sign: string) => boolean;
   readonly answer: Signal<DifferentialAnswer | undefined>;
@@ -69,6 +71,7 @@ export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): Case
           temperatureC: warmth(),
           tests: clinics.testsOf(caseId()),
         }),
+        ...(words().trim() !== '' && { context: words() }),
         ...(cause && { asked: [cause] }),
       };
     },
@@ -78,6 +81,7 @@ export function caseReckoning(caseId: Signal<string>, inHand?: CaseInHand): Case
   return {
     chips,
     unread: computed(() => read()?.unread ?? []),
+    events: computed(() => read()?.events.map(({ phrase }) => phrase) ?? []),
     isRead: (sign) => read()?.read.some((one) => one.sign === sign) ?? false,
     answer: keepLatest(caseId, () => (differential.hasValue() ? differential.value() : undefined)),
     busy: computed(() => reading.isLoading() || differential.isLoading()),

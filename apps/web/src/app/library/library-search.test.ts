@@ -1,4 +1,4 @@
-import type { TextReading } from '@field-nurse/core/diagnosis';
+import type { WordReading } from '@field-nurse/core/diagnosis';
 import { readWords } from '@field-nurse/core/diagnosis';
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
@@ -6,7 +6,7 @@ import { findTroubles, signsOf, troubleGroups } from './library-search';
 
 const library = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 const find = (text: string, more: Partial<Parameters<typeof findTroubles>[1]> = {}) => {
-  const reading: TextReading = readWords(library, text);
+  const reading: WordReading = readWords(library, text);
   return findTroubles(library, { text, reading, group: null, host: null, ...more }).map(({ condition }) => condition.id);
 };
 

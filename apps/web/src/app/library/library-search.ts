@@ -1,7 +1,7 @@
-import type { TextReading } from '@field-nurse/core/diagnosis';
-import { logLikelihood, priorLogOdds, susceptibility } from '@field-nurse/core/diagnosis';
+import type { WordReading } from '@field-nurse/core/diagnosis';
+import { commonnessTable, logLikelihood, priorLogOdds, susceptibility } from '@field-nurse/core/diagnosis';
 import type { Condition, Host, Library as LibraryIndex } from '@field-nurse/library';
-import { searchByName } from '@field-nurse/library/find';
+import { namesWith, nearNames } from '@field-nurse/library/find';
 
 /** A kind of entry, by the word that its address holds. */
 export const entryKinds = ['conditions', 'hosts', 'signs', 'interventions', 'checks'] as const;
@@ -26,7 +26,7 @@ export interface FoundTrouble {
 
 export interface TroubleFilter {
   readonly text: string;
-  readonly reading: TextReading | undefined;
+  readonly reading: WordReading | undefined;
   readonly group: TroubleGroup | null;
   /** id of a plant: only what it gets */
   readonly host: string | null;
@@ -34,7 +34,7 @@ export interface TroubleFilter {
 
 /**
  * Troubles by name, and by what is said of the plant in plain words: those with the name first, then those that explain most of the signs that
- * were read, and that the plant gets which was chosen or is named in the words.
+ * were read, and that the plant gets which was chosen or is named in the words. Where neither is there, those with a name like it.
  */
 export function findTroubles(index: LibraryIndex, { text, reading, group, host }: TroubleFilter): FoundTrouble[] {
   const kinds: readonly string[] | undefined = group ? troubleGroups[group].kinds : undefined;
@@ -43,11 +43,13 @@ export function findTroubles(index: LibraryIndex, { text, reading, group, host }
     (one) => (!kinds || kinds.includes(one.kind)) && (!plant || susceptibility(one, plant) !== 'unlisted'),
   );
   if (text.trim() === '') return offered.map((condition) => ({ condition, shows: [] })).sort(byName);
-  const named = searchByName(offered, text).map((condition) => ({ condition, shows: [] }));
+  const asFound = (condition: Condition): FoundTrouble => ({ condition, shows: [] });
+  const named = namesWith(offered, text).map(asFound);
   const known = new Set(named.map(({ condition }) => condition.id));
   const sick = plant ?? index.hosts.find(({ id }) => id === reading?.hosts[0]?.host);
   const explained = explainers(index, offered, reading, sick).filter(({ condition }) => !known.has(condition.id));
-  return [...named, ...explained];
+  const found = [...named, ...explained];
+  return found.length > 0 ? found : nearNames(offered, text).map(asFound);
 }
 
 const byName = (a: FoundTrouble, b: FoundTrouble) => a.condition.name.localeCompare(b.condition.name);
@@ -55,7 +57,7 @@ const byName = (a: FoundTrouble, b: FoundTrouble) => a.condition.name.localeComp
 function explainers(
   index: LibraryIndex,
   conditions: readonly Condition[],
-  reading: TextReading | undefined,
+  reading: WordReading | undefined,
   host: Host | undefined,
 ): FoundTrouble[] {
   const read = reading?.read.flatMap((finding) => {
@@ -72,7 +74,8 @@ function explainers(
       const shows = read
         .filter(({ facts, finding }) => finding.state === 'seen' && (condition.signs[facts.id] ?? 'never') !== 'never')
         .map(({ facts }) => facts.id);
-      return { condition, shows, score, rank: score + (host ? priorLogOdds(condition, { host }).logOdds : 0) };
+      const likely = host ? priorLogOdds(condition, { host }).logOdds : Math.log(commonnessTable[condition.common]);
+      return { condition, shows, score, rank: score + likely + (reading?.hints.get(condition.id) ?? 0) };
     })
     .filter(({ shows, score }) => shows.length > 0 && score > 0)
     .sort((a, b) => b.rank - a.rank)

@@ -139,6 +139,9 @@ export const circumstanceWords: Readonly<Record<string, string>> = {
   temperature: 'how warm it has been',
   nearby: 'at work on other plants here',
   alone: 'it comes after something else',
+  events: 'weather, care or what happened',
+  words: 'other words of yours',
+  range: 'where it lives',
   history: 'what this garden has had before',
   clinic: 'what the plant clinic found',
 };

@@ -64,8 +64,7 @@ test('common words make a reading together, by themselves none', () => {
     ...testKnowledge,
     signs: [...spots, sign('eye', 'round grey spots', 'grey middle', 'spots with a round middle')],
   });
-  const signsIn = (text: string) =>
-    findIn(many, text).flatMap(({ meaning }) => (meaning.kind === 'sign' ? meaning.id : []));
+  const signsIn = (text: string) => findIn(many, text).flatMap(({ meaning }) => (meaning.kind === 'sign' ? meaning.id : []));
   expect(signsIn('spots, and each of the round ones has a grey middle')).toContain('eye');
   expect(signsIn('spots')).toEqual([]);
 });

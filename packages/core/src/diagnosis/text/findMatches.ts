@@ -169,7 +169,12 @@ function gather(
 }
 
 /** Signs of whose words several stand close together, in whatever order and with others between. */
-function findLoose(tokens: readonly Token[], scopes: readonly Scope[], content: readonly number[], { hints, generic }: Lexicon): Omit<Match, 'sure'>[] {
+function findLoose(
+  tokens: readonly Token[],
+  scopes: readonly Scope[],
+  content: readonly number[],
+  { hints, generic }: Lexicon,
+): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
     const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();

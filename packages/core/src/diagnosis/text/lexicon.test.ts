@@ -32,7 +32,12 @@ test('a word at the core of a sign hints harder than one that it has once', () =
 
 test('what holds nothing but a denial, or one common word among small ones, is no phrase', () => {
   const many = [...'abcdef'].map((letter) => sign(letter, `brown thing${letter}`));
-  const { phrases } = withSigns(...many, sign('nothing', 'nothing'), sign('browned', 'it is brown'), sign('plain', 'brown', 'brown all over'));
+  const { phrases } = withSigns(
+    ...many,
+    sign('nothing', 'nothing'),
+    sign('browned', 'it is brown'),
+    sign('plain', 'brown', 'brown all over'),
+  );
   const stems = (id: string) =>
     phrases.filter(({ meaning }) => meaning.kind === 'sign' && meaning.id === id).map((one) => one.stems.join(' '));
   expect(stems('nothing')).toEqual(['xnoth']);

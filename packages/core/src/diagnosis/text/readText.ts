@@ -72,13 +72,22 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
         if (read[known]!.state !== state) read[known] = { ...read[known]!, sure: read[known]!.sure * contradicted };
         continue;
       }
-      const phrase = negator === undefined ? words : wordsBetween(text, tokens, [negator, ...at].sort((a, b) => a - b));
+      const phrase =
+        negator === undefined
+          ? words
+          : wordsBetween(
+              text,
+              tokens,
+              [negator, ...at].sort((a, b) => a - b),
+            );
       read.push({ sign: meaning.id, state, phrase, sure });
     }
   }
   const toldStems = (at: readonly number[]) =>
     at.filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0).map((i) => tokens[i]!.stem);
-  const left = [...tokens.keys()].filter((i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word));
+  const left = [...tokens.keys()].filter(
+    (i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word),
+  );
   return {
     read,
     hosts,

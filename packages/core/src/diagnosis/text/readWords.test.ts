@@ -7,7 +7,8 @@ const knowledge = { ...testKnowledge, hosts: [bean, pear] };
 const sure = (text: string, host?: typeof bean) => readWords(knowledge, text, host).read[0]?.sure ?? 0;
 
 test('nothing said is nothing read', () => {
-  for (const text of ['', '   ', '\n']) expect(readWords(knowledge, text)).toMatchObject({ read: [], hosts: [], events: [], unread: [], unreadTelling: [] });
+  for (const text of ['', '   ', '\n'])
+    expect(readWords(knowledge, text)).toMatchObject({ read: [], hosts: [], events: [], unread: [], unreadTelling: [] });
 });
 
 test('the plant in question makes its own signs surer than those that it never shows', () => {

@@ -35,7 +35,8 @@ function readerOf(knowledge: Knowledge): Reader {
 
 /** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
 export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): WordReading {
-  if (text.trim() === '') return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map(), unreadTelling: [] };
+  if (text.trim() === '')
+    return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map(), unreadTelling: [] };
   const { lexicon, words } = readerOf(knowledge);
   const reading = readText(text, lexicon, host && usualOn(knowledge, host));
   const hints = hintsFrom(reading.stems, words);
@@ -44,9 +45,7 @@ export function readWords(knowledge: Knowledge, text: string, host?: HostFacts):
 
 /** Words that only some signs use: said of the plant, they must mean something. */
 const unexplained = (unread: readonly string[], { language, vocabulary, generic, ordinary }: Lexicon) =>
-  [...new Set(unread)].filter(
-    (stem) => vocabulary.has(stem) && !generic.has(stem) && !ordinary.has(stem) && !language.fillers.has(stem),
-  );
+  [...new Set(unread)].filter((stem) => vocabulary.has(stem) && !generic.has(stem) && !ordinary.has(stem) && !language.fillers.has(stem));
 
 /**
  * How usual each sign is on a plant beside the others that are shown there, above 0 to 1: a half for the middle one. Signs that the plant's

@@ -72,7 +72,9 @@ function coveredBy(tokens: readonly Token[], phrases: readonly (readonly string[
 /** "None" or "no" that stands alone in the clause that follows in the same breath denies this one. */
 function denialAfter(tokens: readonly Token[], next: Clause | undefined, { negations }: Language): number | undefined {
   if (!next || next.to - next.from !== 1 || !negations.has(tokens[next.from]!.word)) return undefined;
-  return next.from > 0 && (tokens[next.from - 1]!.sentence === tokens[next.from]!.sentence || tokens[next.from - 1]!.asked) ? next.from : undefined;
+  return next.from > 0 && (tokens[next.from - 1]!.sentence === tokens[next.from]!.sentence || tokens[next.from - 1]!.asked)
+    ? next.from
+    : undefined;
 }
 
 /** A clause whose last word says that all is well, or that joins a part to such a word: "stems ok", "white petals look fine". */
@@ -84,13 +86,7 @@ function isWell(tokens: readonly Token[], from: number, to: number, { wellness, 
   return false;
 }
 
-function isUnlooked(
-  tokens: readonly Token[],
-  from: number,
-  to: number,
-  { looks }: Language,
-  isNegation: (i: number) => boolean,
-): boolean {
+function isUnlooked(tokens: readonly Token[], from: number, to: number, { looks }: Language, isNegation: (i: number) => boolean): boolean {
   for (let i = from; i < to; i++)
     if (isNegation(i)) for (let j = i + 1; j < to && j <= i + lookReach; j++) if (looks.has(tokens[j]!.word)) return true;
   return false;
