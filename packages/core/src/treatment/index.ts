@@ -11,7 +11,7 @@ export type { PlanStep } from './combinedPlan.js';
 export { mustReport } from './mustReport.js';
 export { openQuestions } from './openQuestions.js';
 export type { OpenFact } from './openQuestions.js';
-export type { Reason, ReasonCode } from './rules.js';
+export type { Reason, ReasonCode } from './rules/reason.js';
 export { stageChances } from './stageNow.js';
 
 // The question

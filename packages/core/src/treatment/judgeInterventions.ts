@@ -5,8 +5,9 @@ import { planFor } from './combinedPlan.js';
 import { keptShare } from './keptShare.js';
 import { mustReport } from './mustReport.js';
 import type { PlanStep } from './combinedPlan.js';
-import { reasonsFor, weakestEvidence } from './rules.js';
-import type { Reason, ReasonCode } from './rules.js';
+import { reasonsFor } from './rules.js';
+import { weakestEvidence } from './weakestEvidence.js';
+import type { Reason, ReasonCode } from './rules/reason.js';
 
 export interface TreatmentAlert {
   readonly code: 'notifiable' | 'ask-first' | 'restricted' | 'bees' | 'harvest' | 'heat';

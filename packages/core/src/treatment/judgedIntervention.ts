@@ -1,5 +1,5 @@
 import type { Effect, Rung } from './interventionFacts.js';
-import type { Reason } from './rules.js';
+import type { Reason } from './rules/reason.js';
 
 export type Verdict = 'fits' | 'care' | 'ruled-out';
 

@@ -1,0 +1,25 @@
+import { weakestEvidence } from '../weakestEvidence.js';
+import { care, ruledOut } from './reason.js';
+import type { Rule } from './reason.js';
+
+// A working day of picking is more than most will do.
+const longestWork = 6;
+
+export const later: Rule = ({ intervention }) => (intervention.nextSeason ? care('next-season') : undefined);
+
+export const muchWork: Rule = ({ intervention: { minutesPerPlant, rung } }, { plants }) => {
+  const hours = ((plants ?? 1) * minutesPerPlant) / 60;
+  return rung === 'hand' && hours > longestWork ? care('many-plants', { hours: Math.round(hours), plants: plants! }) : undefined;
+};
+
+export const stance: Rule = ({ intervention: { rung, organic } }, situation) => {
+  if (situation.stance === 'hands' && ['biological', 'soft', 'synthetic'].includes(rung)) return ruledOut('stance', { stance: 'hands' });
+  if (situation.stance === 'organic' && !organic) return ruledOut('stance', { stance: 'organic' });
+  return situation.stance === 'softest' && rung === 'synthetic' ? care('softer-first') : undefined;
+};
+
+export const evidence: Rule = ({ intervention, effects }) => {
+  if (intervention.rung === 'none') return undefined;
+  const grade = weakestEvidence(effects);
+  return grade === 'weak' || grade === 'folk' ? care('weak-evidence', { grade }) : undefined;
+};
