@@ -9,6 +9,7 @@ import {
   frequency,
   harm,
   hiding,
+  leafShape,
   onset,
   part,
   pattern,
@@ -36,7 +37,7 @@ export const host = z.strictObject({
   sometimesEaten: z.boolean().default(false).describe('some people eat it: whether this planting is eaten is asked'),
   deciduous: z.boolean().default(false).describe('woody, and bare in winter'),
   tender: z.boolean().default(false).describe('the first frost ends it'),
-  leaf: z.enum(['ovate', 'lance', 'heart', 'lobed', 'compound', 'strap', 'round', 'rosette', 'needle', 'frond', 'pad']),
+  leaf: leafShape,
   habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),
 });
 

@@ -12,11 +12,14 @@ const pointsBetween = 5;
 
 /** The blades with bites out of their margin: each a half round with its middle on the old edge. */
 export function bitten(blades: readonly Blade[], { count, radius }: Bites, random: () => number): Blade[] {
-  const each = Math.max(1, Math.round(count / blades.length));
-  return blades.map((blade) => {
+  // Spread over the blades, so that of many small ones only some are bitten.
+  const upTo = (i: number) => Math.round((i * count) / blades.length);
+  return blades.map((blade, i) => {
+    const each = upTo(i + 1) - upTo(i);
+    if (each === 0) return blade;
     const margin = fine(blade.outline);
     const step = margin.length / each;
-    const starts = Array.from({ length: each }, (_, i) => Math.floor((i + 0.2 + 0.6 * random()) * step) % margin.length);
+    const starts = Array.from({ length: each }, (_, k) => Math.floor((k + 0.2 + 0.6 * random()) * step) % margin.length);
     const outline = starts.reduce((so, start) => bite(so, start, radius * (0.6 + 0.7 * random()), blade.midrib[1]!), margin);
     return { ...blade, outline };
   });

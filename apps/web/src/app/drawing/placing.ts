@@ -11,6 +11,8 @@ export interface Canvas {
 
 const tries = 40;
 
+// Where no point was found so far from the margin, half as far is tried, down to this.
+const leastInset = 0.5;
 // No point is wanted nearer to the margin than this share of the blade's width.
 const widestInset = 0.3;
 
@@ -18,7 +20,7 @@ const widestInset = 0.3;
  * Up to `count` points on the blades, at least `apart` from each other and `inset` from the margin; nearer to the margin where the blade is
  * too narrow for that.
  */
-export function scatter({ random, blades }: Canvas, count: number, apart: number, inset = 2): Point[] {
+export function scatter({ random, blades, severity }: Canvas, count: number, apart: number, inset = 2): Point[] {
   const own = blades.map(({ outline, width }) => ({ outline, box: boxOf(outline), inset: Math.min(inset, width * widestInset) }));
   const sheet = boxOf(blades.flatMap(({ outline }) => outline));
   const points: Point[] = [];
@@ -30,7 +32,7 @@ export function scatter({ random, blades }: Canvas, count: number, apart: number
     )
       points.push(point);
   }
-  return points;
+  return points.length === 0 && inset > leastInset ? scatter({ random, blades, severity }, count, apart, inset / 2) : points;
 }
 
 interface Box {

@@ -34,7 +34,7 @@ test('a copy keeps what it shows and leaves behind what was told of the other', 
 
 test('a plant has one level', () => {
   expect(withHost(rust, 'leek', 'seldom').hosts).toEqual({ often: [], sometimes: ['garlic'], seldom: ['leek'], never: [] });
-  expect(withHost(rust, 'garlic', null).hosts).toEqual({ often: ['leek'], sometimes: [], seldom: [] });
+  expect(withHost(rust, 'garlic', null).hosts).toEqual({ often: ['leek'], sometimes: [], seldom: [], never: [] });
 });
 
 test('a sign has one frequency', () => {

@@ -19,8 +19,24 @@ import { instantWord } from '../shared/days';
 import { damageOf, eyeBias } from './bias';
 import { LeafGaugeStore } from './leaf-gauge-store';
 import { LeafView } from './leaf-view';
+import type { LeafShape } from '../drawing/leaf';
 
-const lobedLeaves = new Set(['lobed', 'compound']);
+/** Leaves with one plain outline; the others have lobes or leaflets. */
+const plainLeaves = new Set<LeafShape>([
+  'ovate',
+  'toothed',
+  'lance',
+  'willow',
+  'spoon',
+  'heart',
+  'toothed-heart',
+  'triangle',
+  'round',
+  'cabbage',
+  'paddle',
+  'strap',
+  'pad',
+]);
 const shownReadings = 8;
 
 /** Measure a leaf on plain paper: first by eye, then by the gauge, so that the eye learns. */
@@ -88,7 +104,7 @@ export class LeafGaugePage {
     field.value = '';
     if (!file) return;
     const host = this.library.hosts().get(this.garden.planting(this.of() ?? '')?.host ?? '');
-    await this.leaf.take(file, host && lobedLeaves.has(host.leaf) ? 'lobed' : 'simple');
+    await this.leaf.take(file, host && !plainLeaves.has(host.leaf) ? 'lobed' : 'simple');
   }
 
   /** Keep the measure; on a round it also goes to the stop that asked for it. */
