@@ -7,6 +7,7 @@ import { Library } from '../library/library';
 import { kindWords, roleWords } from '../shared/words';
 import { chanceWord } from './chance';
 import { EvidenceBars } from './evidence-bars';
+import { heldAgainst } from './held-against';
 import { SlideRows } from './slide-rows';
 
 type Cause = DifferentialAnswer['ranked'][number];
@@ -106,8 +107,10 @@ export class CauseList {
   protected readonly roles = roleWords;
 
   /** Reasons for and against, the strongest first; those that hardly count come with the details. */
-  protected split({ for: pro, against }: Cause) {
-    const all = [...pro, ...against].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+  protected split({ condition, for: pro, against }: Cause) {
+    const others = this.working().includes(condition) ? this.working().filter((id) => id !== condition) : [];
+    const chosen = others.flatMap((id) => this.library.conditions().get(id) ?? []);
+    const all = [...pro, ...heldAgainst(against, chosen)].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
     const telling = all.filter(({ decibans }) => Math.abs(decibans) >= tellingDb).length;
     const first = Math.min(mostAtFirst, Math.max(1, telling));
     return { first: all.slice(0, first), rest: all.slice(first) };

@@ -9,7 +9,7 @@ export interface Canvas {
   readonly blades: readonly Blade[];
 }
 
-const tries = 40;
+const tries = 24;
 
 // Where no point was found so far from the margin, half as far is tried, down to this.
 const leastInset = 0.5;
