@@ -28,15 +28,17 @@ test('two causes and a beetle that came after one of them are told apart by the 
     await expect(causes).toHaveAttribute('aria-busy', 'false');
   }
   await expect(enough).toBeVisible();
-  await expect(causes).toContainText('Sap beetles comes in the wake of Crown rots');
+  await expect(causes).toContainText('Sap beetles comes in the wake of Crown rot (Phytophthora)');
   const names = await causes.getByRole('listitem').getByRole('heading').allTextContents();
-  expect(names.slice(0, 3).map((name) => name.trim())).toEqual(expect.arrayContaining(['Spider mite', 'Crown rots', 'Sap beetles']));
+  expect(names.slice(0, 3).map((name) => name.trim())).toEqual(
+    expect.arrayContaining(['Spider mite', 'Crown rot (Phytophthora)', 'Sap beetles']),
+  );
   await expectAccessible(page);
 
   await page.getByRole('button', { name: 'Work with Spider mite' }).click();
-  await page.getByRole('button', { name: 'Work with Crown rots' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: /Spider mite and Crown rots/ })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'How it went' })).toContainText('Taken for Spider mite and Crown rots');
+  await page.getByRole('button', { name: 'Work with Crown rot (Phytophthora)' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /Spider mite and Crown rot \(Phytophthora\)/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'How it went' })).toContainText('Taken for Spider mite and Crown rot (Phytophthora)');
 });
 
 test('“why not”: any cause by name, with what speaks against it; two laid side by side', async ({ page }) => {

@@ -78,11 +78,11 @@ test('what is said of today changes the verdicts', async ({ page }) => {
   await goTo(page, 'Cases');
   await page.getByRole('link', { name: 'Soft scale' }).click();
   await page.getByRole('link', { name: 'See the options' }).click();
-  await expect(page.getByRole('button', { name: 'Choose Horticultural oil' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Choose Insecticidal soap' })).toBeVisible();
   await page.getByLabel('Warmest, °C').fill('31');
   await page.getByLabel('Warmest, °C').blur();
-  await expect(page.getByRole('button', { name: 'Choose Horticultural oil' })).toBeHidden();
-  const out = page.locator('details', { hasText: 'Horticultural oil' }).first();
+  await expect(page.getByRole('button', { name: 'Choose Insecticidal soap' })).toBeHidden();
+  const out = page.locator('details', { hasText: 'Insecticidal soap' }).first();
   await out.locator('summary').click();
   await expect(out.getByText('Above 27 °C it burns leaves or fails, and 31 °C is expected.').first()).toBeVisible();
 });

@@ -93,17 +93,19 @@ for (const { name, enter } of gardens)
     await test.step('7: get the mix as a sum, and a hard stop above the label', async () => {
       await expect(page.getByRole('heading', { name: 'Mix: Insecticidal soap' })).toBeVisible();
       const sum = page.getByRole('region', { name: 'The sum' });
-      await expect(sum.getByText('80 ml').first()).toBeVisible();
-      await expect(sum.getByText('5 tablespoons (15 ml) + 1 teaspoon (5 ml)').first()).toBeVisible();
+      await expect(sum.getByRole('alert')).toContainText('waits until every field');
+      await page.getByLabel('Strength on your pack').fill('50');
+      await expect(sum.getByText('240 ml').first()).toBeVisible();
+      await expect(sum.getByText('16 tablespoons (15 ml)').first()).toBeVisible();
       await page.getByLabel('Rate, ml per l').fill('26');
-      await expect(sum.getByRole('alert')).toContainText('at most 25 ml');
+      await expect(sum.getByRole('alert')).toContainText('typical maximum of this card is 25 ml');
       await expect(sum.getByRole('link', { name: 'Log this application' })).toBeHidden();
       await page.getByLabel('Rate, ml per l').fill('20');
       await sum.getByRole('link', { name: 'Log this application' }).click();
     });
 
     await test.step('8: log it; its waits are shown on Today and on the planting', async () => {
-      await expect(page.getByLabel('Product used')).toHaveValue('80');
+      await expect(page.getByLabel('Product used')).toHaveValue('240');
       await page.getByLabel('Which part of them').fill('tips, both sides');
       await expect(page.getByText(/Keep out until/)).toBeVisible();
       await page.getByRole('button', { name: 'Log this' }).click();

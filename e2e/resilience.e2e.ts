@@ -177,7 +177,8 @@ test('a suspect that must be reported comes before everything, and closes the op
   await page.getByRole('button', { name: 'Work with Fire blight' }).click();
   await page.getByRole('link', { name: 'See the options' }).click();
   await expect(page.getByRole('alert')).toContainText('Report it first.');
-  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Choose Report it, and wait for officials' })).toBeVisible();
 });
 
 test('the log prints without the frame and goes out as CSV', async ({ page }) => {

@@ -223,6 +223,7 @@ export const intervention = z.strictObject({
     })
     .optional(),
   disputes: z.array(dispute).default([]),
+  atHeight: z.boolean().default(false).describe('work that reaches into the crown of a tree or a tall climber'),
   cautions: z.array(text).default([]),
 });
 

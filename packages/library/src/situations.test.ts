@@ -123,14 +123,17 @@ const situations: readonly Situation[] = [
   },
 ];
 
-test.each(situations.map((one) => [one.told, one] as const))('“%s”', (_, { told, plant, setting, month, causes, today, would, wouldNot }) => {
-  const diagnosis = answerDifferential(library, { host: plant, setting, month, text: told });
-  const found = diagnosis.ranked[0]!.condition;
-  expect(causes).toContain(found);
-  const findings = diagnosis.read.map(({ sign, state }) => ({ sign, state }));
-  const answer = answerOptions(library, { host: plant, conditions: [found], setting, month, findings, stance: 'organic', ...today });
-  const open = answer.options.filter(({ verdict }) => verdict !== 'ruled-out').map(({ id }) => id);
-  expect(open).toEqual(expect.arrayContaining([...would]));
-  expect(wouldNot.filter((id) => open.includes(id))).toEqual([]);
-  expect(answer.advice).toMatch(/^[A-Z].*\.$/s);
-});
+test.each(situations.map((one) => [one.told, one] as const))(
+  '“%s”',
+  (_, { told, plant, setting, month, causes, today, would, wouldNot }) => {
+    const diagnosis = answerDifferential(library, { host: plant, setting, month, text: told });
+    const found = diagnosis.ranked[0]!.condition;
+    expect(causes).toContain(found);
+    const findings = diagnosis.read.map(({ sign, state }) => ({ sign, state }));
+    const answer = answerOptions(library, { host: plant, conditions: [found], setting, month, findings, stance: 'organic', ...today });
+    const open = answer.options.filter(({ verdict }) => verdict !== 'ruled-out').map(({ id }) => id);
+    expect(open).toEqual(expect.arrayContaining([...would]));
+    expect(wouldNot.filter((id) => open.includes(id))).toEqual([]);
+    expect(answer.advice).toMatch(/^[A-Z].*\.$/s);
+  },
+);

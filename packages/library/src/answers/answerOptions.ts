@@ -29,7 +29,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
         ...copied(one),
         reasons: one.reasons.map(told),
         steps: [...(one.steps ?? card.steps)],
-        cautions: cautionsOf(card, situation.setting),
+        cautions: cautionsOf(card, situation.setting, host.habit),
         contactMinutes: card.contactMinutes ?? null,
       };
     }),

@@ -1,21 +1,29 @@
-import type { Intervention } from '../entries.js';
+import type { Host, Intervention } from '../entries.js';
 
 const animalsSentences = {
   serious: 'Deadly to some pets and to fish: keep animals off until it is dry, and cover tanks.',
   care: 'Keep pets and hens off it, and the pack out of their reach.',
 } as const;
 
+const tall: ReadonlySet<Host['habit']> = new Set(['tree', 'climber']);
+const ladderSentence =
+  'Work from the ground with a long-reach tool. A ladder only on firm ground, footed by a second person, with three points of contact and never with a saw; near power lines or above head height call a tree surgeon.';
+
 /**
  * Every caution of a card: its own, and those that follow from what it is.
  *
  * @param setting - where the planting stands
+ * @param habit - of the plant; not known: any
  */
 export function cautionsOf(
-  { cautions, bees, animals, water, rate, sold, order, reach }: Intervention,
+  { cautions, bees, animals, water, rate, sold, order, reach, atHeight }: Intervention,
   setting: 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic',
+  habit?: Host['habit'],
 ): string[] {
   const isSpray = order === 'spray' && reach !== 'living';
+  const isHigh = atHeight && setting !== 'indoor' && (habit === undefined || tall.has(habit));
   return [
+    ...(isHigh ? [ladderSentence] : []),
     ...cautions,
     ...(bees === 'serious' && setting !== 'indoor'
       ? ['Weeds in flower below and next door count: mow them first. Honeydew draws bees as well.']

@@ -47,7 +47,7 @@ export class ApplicationFormPage {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
   readonly #router = inject(Router);
-  readonly #weather = inject(TodaysWeather).said;
+  readonly #weather = inject(TodaysWeather);
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
   readonly #person = inject(Store).selectSignal(sessionFeature.selectPerson);
@@ -209,7 +209,7 @@ export class ApplicationFormPage {
       return;
     }
     const planting = this.garden.planting(this.ofCase()?.plantingId ?? this.planting() ?? '');
-    const said = this.#weather();
+    const said = this.#weather.said(planting?.setting);
     this.form.patchValue({
       plantings: planting ? [planting.id] : [],
       intervention: this.intervention() ?? '',

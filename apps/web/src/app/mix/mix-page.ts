@@ -138,7 +138,7 @@ export class MixPage {
   protected readonly strengthWord = (unit: string) => (unit === 'percent' ? '%' : unit);
   protected readonly cautions = computed(() => {
     const [entry, planting] = [this.entry(), this.options.planting()];
-    return entry && planting ? cautionsOf(entry, planting.setting) : [];
+    return entry && planting ? cautionsOf(entry, planting.setting, this.#habit(planting.host)) : [];
   });
   protected readonly harvestDays = computed(() => {
     const [entry, host] = [this.entry(), this.#library.hosts().get(this.options.planting()?.host ?? '')];

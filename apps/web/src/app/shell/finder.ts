@@ -10,7 +10,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import type { EntryKind } from '../library/library-search';
 import { entryKinds } from '../library/library-search';
-import { searchByName } from '@field-nurse/library/find';
+import { namesWith, nearNames } from '@field-nurse/library/find';
 import { navigation } from './navigation';
 
 interface Target {
@@ -109,17 +109,20 @@ export class Finder {
     return [...here, ...this.#entries(text)].slice(0, most);
   });
 
-  /** Entries of the library by any of their names. */
+  /** Entries of the library by any of their names; where no kind of entry has such a name, those with one like it. */
   #entries(text: string): Target[] {
     const index = this.#library.index();
     if (!index || text.trim().length < enoughLetters) return [];
-    return entryKinds.flatMap((kind) =>
-      searchByName<{ id: string; name: string }>(index[kind], text).map(({ id, name }) => ({
-        word: name,
-        kind: entryWords[kind],
-        link: ['/g', this.#garden.summary().id, 'library', kind, id],
-      })),
-    );
+    const search = (by: typeof namesWith) =>
+      entryKinds.flatMap((kind) =>
+        by<{ id: string; name: string }>(index[kind], text).map(({ id, name }) => ({
+          word: name,
+          kind: entryWords[kind],
+          link: ['/g', this.#garden.summary().id, 'library', kind, id],
+        })),
+      );
+    const named = search(namesWith);
+    return named.length > 0 ? named : search(nearNames);
   }
 
   protected go({ link }: Target): void {

@@ -95,6 +95,7 @@ export class AboutToday {
   readonly #weather = inject(TodaysWeather);
   readonly #system = inject(Garden).summary().units;
   readonly case = input.required<Case>();
+  readonly setting = input.required<string | undefined>();
   readonly conditions = input.required<readonly string[]>();
   /** what would change a verdict if it were known */
   readonly questions = input<readonly { readonly fact: string; readonly text: string }[]>([]);
@@ -127,7 +128,7 @@ export class AboutToday {
   ]);
 
   protected readonly fields = computed(() => {
-    const said = this.#weather.said();
+    const said = this.#weather.said(this.setting());
     const { temperature, wind } = measures;
     const unit = temperature[this.#system].unit;
     return [

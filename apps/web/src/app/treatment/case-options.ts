@@ -39,7 +39,7 @@ export function caseOptions(id: Signal<string>): CaseOptions {
               planting: plant,
               applied: garden.appliedDays(plant.id),
               garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
-              weather: weather.said(),
+              weather: weather.said(plant.setting),
             }),
           )
         : undefined;

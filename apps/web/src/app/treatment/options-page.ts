@@ -90,7 +90,7 @@ export class OptionsPage {
     try {
       // The server judges by what it knows: what was just said of the case goes before.
       await this.edits.write();
-      const weather = this.#weather.said();
+      const weather = this.#weather.said(this.options.planting()?.setting);
       const value = { caseId: this.case(), intervention: id, decidedOn: today, nextAssessmentOn, weather, note: '' };
       await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
     } catch (error) {
