@@ -29,6 +29,9 @@ export const builtFiles = {
   MIGRATIONS_FOLDER: join(dist, 'migrations'),
 };
 
+const libraryParts = ['diagnosis', 'treatment'];
+const generated = (name) => join(root, `packages/library/generated/${name}.json`);
+
 /** Build library, pages and server into dist/, unless nothing has changed since the last build. */
 export async function buildAll() {
   const stamp = sourceStamp();
@@ -58,7 +61,7 @@ async function bundleServiceWorker() {
   const files = filesBelow(folder)
     .filter((path) => !path.endsWith('.map'))
     .map((path) => ({ url: path.slice(folder.length), revision: /-[A-Z0-9]{8}\.\w+$/.test(path) ? null : revision(path) }));
-  const library = { url: '/api/v1/library', revision: revision(join(root, 'packages/library/generated/index.json')) };
+  const library = libraryParts.map((part) => ({ url: `/api/v1/library-parts/${part}`, revision: revision(generated(part)) }));
   await build({
     entryPoints: [join(root, 'apps/web/src/offline.worker.ts')],
     outfile: join(folder, 'offline-worker.js'),
@@ -66,7 +69,7 @@ async function bundleServiceWorker() {
     minify: true,
     format: 'iife',
     target: 'es2022',
-    define: { builtPages: JSON.stringify([...files, library]), 'process.env.NODE_ENV': '"production"' },
+    define: { builtPages: JSON.stringify([...files, ...library]), 'process.env.NODE_ENV': '"production"' },
     logLevel: 'warning',
   });
 }
@@ -101,13 +104,14 @@ async function bundleServers() {
     logLevel: 'warning',
   });
   cpSync(join(server, 'db/migrations'), builtFiles.MIGRATIONS_FOLDER, { recursive: true });
-  cpSync(join(root, 'packages/library/generated/index.json'), builtFiles.LIBRARY_FILE);
-  // The largest thing that a first visit fetches.
-  await pipeline(
-    createReadStream(builtFiles.LIBRARY_FILE),
-    createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_LGWIN]: 24 } }),
-    createWriteStream(`${builtFiles.LIBRARY_FILE}.br`),
-  );
+  cpSync(generated('index'), builtFiles.LIBRARY_FILE);
+  // The largest things that a first visit fetches.
+  for (const part of libraryParts)
+    await pipeline(
+      createReadStream(generated(part)),
+      createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_LGWIN]: 24 } }),
+      createWriteStream(builtFiles.LIBRARY_FILE.replace(/\.json$/, `-${part}.json.br`)),
+    );
 }
 
 async function precompress(folder) {

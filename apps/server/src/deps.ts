@@ -5,6 +5,7 @@ import type { Calculator } from './calc/calculator.js';
 import type { Clinics } from './clinic/clinics.js';
 import type { Db } from './db/client.js';
 import type { Mailer } from './mail/mail.js';
+import type { PartName } from '@field-nurse/library/parts';
 import type { Limits } from './people/limits.js';
 import type { Stations } from './weather/stations.js';
 
@@ -13,8 +14,8 @@ export interface Deps {
   readonly db: Db;
   readonly pool: Pool;
   readonly library: Library;
-  /** the library as JSON pressed by brotli, made by the build; none in tests of the API */
-  readonly pressedLibrary?: Buffer;
+  /** the parts of the library as JSON pressed by brotli, made by the build; none in tests of the API */
+  readonly pressedParts?: Readonly<Record<PartName, Buffer>>;
   readonly calculator: Calculator;
   readonly now: () => Date;
   readonly log: Logger;

@@ -1,4 +1,5 @@
 import { library as librarySchema } from '@field-nurse/library';
+import type { PartName } from '@field-nurse/library/parts';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { availableParallelism } from 'node:os';
@@ -34,11 +35,12 @@ const log = pino({ level: config.LOG_LEVEL });
 await migrateDatabase(config.DATABASE_URL, config.MIGRATIONS_FOLDER).catch(giveUp);
 const pool = openPool(config.DATABASE_URL);
 const jobs: { current?: Jobs } = {};
+const pressed = (part: PartName) => readFileSync(config.LIBRARY_FILE.replace(/\.json$/, `-${part}.json.br`));
 const deps: Deps = {
   db: openDb(pool),
   pool,
   library: librarySchema.parse(JSON.parse(readFileSync(config.LIBRARY_FILE, 'utf8'))),
-  pressedLibrary: readFileSync(`${config.LIBRARY_FILE}.br`),
+  pressedParts: { diagnosis: pressed('diagnosis'), treatment: pressed('treatment') },
   calculator: pooledCalculator({
     workerFile: fileURLToPath(new URL('./calcWorker.mjs', import.meta.url)),
     libraryFile: config.LIBRARY_FILE,

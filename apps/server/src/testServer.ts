@@ -64,7 +64,7 @@ export async function startTestServer({
   stations?: Stations;
   clinics?: Clinics;
   calculator?: Calculator;
-} & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc' | 'pressedLibrary'>> = {}) {
+} & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc' | 'pressedParts'>> = {}) {
   const url = given ?? (await emptyDatabase());
   await migrateDatabase(url, join(import.meta.dirname, 'db/migrations'));
   const pool = openPool(reachedBy ?? url, patience);

@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { crossCheck } from '../src/crossCheck.js';
 import { readLibrary } from '../src/files.js';
+import { partNames, partsOf } from '../src/parts.js';
 import { reportOn } from '../src/report.js';
 
 const root = join(import.meta.dirname, '..');
@@ -15,7 +16,10 @@ if (faults.length > 0) {
 mkdirSync(join(root, 'generated'), { recursive: true });
 // Whoever keeps a copy asks by this version whether it is still the newest.
 const hash = createHash('sha256').update(JSON.stringify(library)).digest('hex').slice(0, 12);
-writeFileSync(join(root, 'generated/index.json'), JSON.stringify({ ...library, version: `${library.version}-${hash}` }));
+const versioned = { ...library, version: `${library.version}-${hash}` };
+const parts = partsOf(versioned);
+writeFileSync(join(root, 'generated/index.json'), JSON.stringify(versioned));
+for (const name of partNames) writeFileSync(join(root, `generated/${name}.json`), JSON.stringify(parts[name]));
 const { hosts, signs, conditions, interventions, checks } = library;
 console.log(
   `library: ${conditions.length} conditions, ${hosts.length} hosts, ${signs.length} signs, ${interventions.length} interventions, ${checks.length} checks`,

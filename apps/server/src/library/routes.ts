@@ -1,25 +1,24 @@
 import { endpoints } from '@field-nurse/contract';
 import { searchByName } from '@field-nurse/library';
+import { partsOf } from '@field-nurse/library/parts';
 import type Router from '@koa/router';
+import type { Context } from 'koa';
 import { notFound } from '../http/apiError.js';
 import { answerText, serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 
 /** Reading the reference library. */
 export function libraryRoutes(router: Router, deps: Deps): void {
-  const { library, pressedLibrary } = deps;
+  const { library, pressedParts } = deps;
+  const parts = partsOf(library);
   serve(router, deps, endpoints.libraryIndex, ({ ctx }) => {
-    // The library changes with a release only; a page asks again and is told so in a few bytes.
-    ctx.set('Cache-Control', 'no-cache');
-    ctx.etag = library.version;
-    ctx.status = 200;
-    if (ctx.fresh) {
-      ctx.status = 304;
-      return library;
-    }
-    if (!pressedLibrary || !ctx.acceptsEncodings('br')) return library;
+    isFresh(ctx, library.version);
+    return library;
+  });
+  serve(router, deps, endpoints.libraryPart, ({ params: { part }, ctx }) => {
+    if (isFresh(ctx, library.version) || !pressedParts || !ctx.acceptsEncodings('br')) return { ...parts[part] };
     ctx.set('Content-Encoding', 'br');
-    return answerText(pressedLibrary);
+    return answerText(pressedParts[part]);
   });
   serve(router, deps, endpoints.libraryList, ({ params, query }) =>
     searchByName<{ id: string; name: string }>(library[params.list], query.q ?? ''),
@@ -29,4 +28,13 @@ export function libraryRoutes(router: Router, deps: Deps): void {
     if (!entry) throw notFound('This entry');
     return entry;
   });
+}
+
+/** The library changes with a release only; a page asks again and is told in a few bytes that it has the newest. */
+function isFresh(ctx: Context, version: string): boolean {
+  ctx.set('Cache-Control', 'no-cache');
+  ctx.etag = version;
+  ctx.status = 200;
+  if (ctx.fresh) ctx.status = 304;
+  return ctx.fresh;
 }

@@ -13,6 +13,14 @@ export const libraryEndpoints = {
     access: 'open',
     answer: z.object({ version: z.string() }).loose(),
   }),
+  libraryPart: define({
+    method: 'get',
+    path: '/api/v1/library-parts/{part}',
+    summary: 'The library in two parts: what reads words and names causes, and what is told and done about them',
+    access: 'open',
+    params: z.strictObject({ part: z.enum(['diagnosis', 'treatment']) }),
+    answer: z.object({ version: z.string() }).loose(),
+  }),
   libraryList: define({
     method: 'get',
     path: '/api/v1/library/{list}',

@@ -3,6 +3,7 @@ import type { ConditionFacts, Finding } from './knowledge.js';
 
 // What helps in less than this share of cases is no reason to tell two causes apart.
 const worthDoing = 0.1;
+const authority = 'call-authority';
 
 /**
  * What would be done about a set of causes: the same words for the same course of action, so that causes which are treated alike need not be
@@ -31,13 +32,24 @@ function courseOf(cause: ConditionFacts): string {
   return course;
 }
 
-function bestCourse({ treat }: ConditionFacts): string {
-  if (treat.some(({ intervention }) => intervention === 'call-authority')) return 'report';
-  let best = 'leave';
+function bestCourse(cause: ConditionFacts): string {
+  const deciding = decidingTreatment(cause)?.intervention;
+  return deciding === authority ? 'report' : (deciding ?? 'leave');
+}
+
+/**
+ * The treatment that a cause stands for when what to do is in doubt: the call to the authority where one is due, or else the most effective.
+ *
+ * @returns nothing where nothing much helps
+ */
+export function decidingTreatment<T extends ConditionFacts['treat'][number]>({ treat }: { readonly treat: readonly T[] }): T | undefined {
+  const call = treat.find(({ intervention }) => intervention === authority);
+  if (call) return call;
+  let best: T | undefined;
   let most = worthDoing;
-  for (const { intervention, efficacy } of treat) {
-    const middle = ((efficacy?.[0] ?? 100) + (efficacy?.[1] ?? 100)) / 200;
-    if (middle > most) [best, most] = [intervention, middle];
+  for (const one of treat) {
+    const middle = ((one.efficacy?.[0] ?? 100) + (one.efficacy?.[1] ?? 100)) / 200;
+    if (middle > most) [best, most] = [one, middle];
   }
   return best;
 }

@@ -6,6 +6,7 @@ export type { Alert } from './alerts.js';
 // Its parts
 export { evidenceAmong } from './evidence.js';
 export type { Evidence } from './evidence.js';
+export { decidingTreatment } from './decision.js';
 export { nextChecks } from './nextChecks.js';
 export type { NextCheck } from './nextChecks.js';
 export { logLikelihood, seenGiven } from './noisyOr.js';

@@ -38,7 +38,6 @@ export interface ConditionFacts {
   readonly name: string;
   readonly names?: readonly string[] | undefined;
   readonly summary?: string | undefined;
-  readonly stages?: readonly { readonly does: string }[] | undefined;
   readonly latin?: string | undefined;
   readonly kind: string;
   readonly role: string;

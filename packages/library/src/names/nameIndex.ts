@@ -36,7 +36,7 @@ const indexes = new WeakMap<readonly Named[], NameIndex<Named>>();
 /** The index of a list of entries, made once for each list. */
 export function nameIndexOf<T extends Named>(entries: readonly T[]): NameIndex<T> {
   let index = indexes.get(entries) as NameIndex<T> | undefined;
-  if (!index) indexes.set(entries, index = indexNames(entries));
+  if (!index) indexes.set(entries, (index = indexNames(entries)));
   return index;
 }
 

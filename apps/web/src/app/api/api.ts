@@ -2,6 +2,7 @@ import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { endpoints, GardenSettings, Stored, Subject, Written } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
+import type { LibraryParts, PartName } from '@field-nurse/library/parts';
 import { catchError, throwError } from 'rxjs';
 import type { Observable } from 'rxjs';
 import type { z } from 'zod';
@@ -83,7 +84,7 @@ export class Api {
   clinicReports = (garden: string) => this.send('get /api/v1/gardens/{garden}/clinic-reports', { params: { garden } });
   askClinics = (garden: string) => this.send('post /api/v1/gardens/{garden}/clinic-reports', { params: { garden }, body: {} });
 
-  library = <T>() => this.#request<T>('get /api/v1/library', {});
+  libraryPart = <P extends PartName>(part: P) => this.#request<LibraryParts[P]>('get /api/v1/library-parts/{part}', { params: { part } });
 
   #request<T>(route: string, { params = {}, query, body }: AnyCall): Observable<T> {
     const [method, path] = route.split(' ') as [string, string];

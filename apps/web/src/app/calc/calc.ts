@@ -17,7 +17,7 @@ export class Calc {
   constructor() {
     // Entries of the garden's own come and go; what is asked after that is answered with them.
     effect(() => {
-      const index = this.#library.index();
+      const index = this.#library.known();
       if (index && this.#ready) void untracked(() => this.#ready!.then((worker) => worker.learn(index)));
     });
   }
@@ -29,7 +29,11 @@ export class Calc {
   readWeatherFile = async (text: string, timeZone: string) => (await this.#worker()).readWeatherFile(text, timeZone);
 
   differential = (request: CalculationRequest<'differential'>) => this.#answer('differential', request);
-  options = (request: CalculationRequest<'options'>) => this.#answer('options', request);
+  /** What can be done needs the whole library. */
+  options = async (request: CalculationRequest<'options'>) => {
+    await this.#library.whole();
+    return this.#answer('options', request);
+  };
   mix = (request: CalculationRequest<'mix'>) => this.#answer('mix', request);
   progress = (request: CalculationRequest<'progress'>) => this.#answer('progress', request);
   sample = (request: CalculationRequest<'sample'>) => this.#answer('sample', request);
@@ -51,9 +55,9 @@ export class Calc {
   }
 
   async #start(): Promise<Remote<CalcWorker>> {
-    await this.#library.load();
+    await this.#library.first();
     const worker = wrap<CalcWorker>(createCalcWorker());
-    await worker.learn(this.#library.index()!);
+    await worker.learn(this.#library.known()!);
     return worker;
   }
 }

@@ -83,7 +83,7 @@ export class CasePage {
     () => new Map<string, SignState>(this.reckoned.chips().map(({ sign, state }) => [sign, state])) as ReadonlyMap<string, SignState>,
   );
   protected readonly unconfirmed = computed(() => this.reckoned.chips().filter(({ confirmed }) => !confirmed));
-  protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.index()?.regions, this.garden.summary().region));
+  protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.known()?.regions, this.garden.summary().region));
 
   protected tap({ sign, state }: { sign: string; state: SignState }): void {
     // A reading of the words would come straight back: taking it away must be remembered.

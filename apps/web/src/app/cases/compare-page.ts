@@ -85,7 +85,7 @@ const most = 8;
           }
         </div>
         <p><a [routerLink]="['/g', garden.summary().id, 'cases', case()]">Back to the case</a></p>
-      } @else if (library.index()) {
+      } @else if (library.known()) {
         <p>The library does not hold both of these.</p>
       }
     </div>

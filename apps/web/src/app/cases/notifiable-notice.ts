@@ -59,6 +59,6 @@ export class NotifiableNotice {
   /** ids of the conditions that must be reported */
   readonly suspects = input.required<readonly string[]>();
   protected readonly authority = computed(
-    () => this.#library.index()?.regions.find(({ id }) => id === this.#garden.summary().region)?.authority ?? 'your plant-health authority',
+    () => this.#library.known()?.regions.find(({ id }) => id === this.#garden.summary().region)?.authority ?? 'your plant-health authority',
   );
 }

@@ -73,9 +73,9 @@ export class SignPalette {
   protected readonly chosenPart = signal('');
   protected readonly everything = signal(false);
 
-  readonly #usual = computed(() => usualSigns(this.#library.index(), this.host()));
+  readonly #usual = computed(() => usualSigns(this.#library.known(), this.host()));
   readonly #offered = computed(() =>
-    (this.#library.index()?.signs ?? []).filter(({ id }) => this.everything() || this.#usual().has(id) || this.states().has(id)),
+    (this.#library.known()?.signs ?? []).filter(({ id }) => this.everything() || this.#usual().has(id) || this.states().has(id)),
   );
   protected readonly parts = computed(() =>
     Object.entries(partWords).flatMap(([id, word]) => {
@@ -100,7 +100,7 @@ export class SignPalette {
     return this.#ofPart().filter(({ id }, i) => whole || i < atFirst || this.states().has(id));
   });
   protected readonly rest = computed(() => this.#ofPart().length - this.shown().length);
-  protected readonly hiddenCount = computed(() => (this.#library.index()?.signs.length ?? 0) - this.#offered().length);
+  protected readonly hiddenCount = computed(() => (this.#library.known()?.signs.length ?? 0) - this.#offered().length);
 
   protected readonly word = (sign: string) => stateWords[this.states().get(sign) ?? 'not-looked'];
 

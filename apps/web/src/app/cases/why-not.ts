@@ -85,7 +85,7 @@ export class WhyNot {
   protected readonly typed = signal('');
   protected readonly chance = chanceWord;
   protected readonly found = computed(() =>
-    this.typed().trim() === '' ? [] : searchByName(this.#library.index()?.conditions ?? [], this.typed()).slice(0, offered),
+    this.typed().trim() === '' ? [] : searchByName(this.#library.known()?.conditions ?? [], this.typed()).slice(0, offered),
   );
   protected readonly answered = computed(() => this.answer()?.asked.find(({ condition }) => condition === this.asked()));
   protected readonly notHere = (cause: DifferentialAnswer['asked'][number]) => {
@@ -94,7 +94,7 @@ export class WhyNot {
   };
 
   protected take(name: string): void {
-    const one = findByName(this.#library.index()?.conditions ?? [], name);
+    const one = findByName(this.#library.known()?.conditions ?? [], name);
     if (one) this.ask.emit(one.id);
   }
 }

@@ -53,7 +53,7 @@ export class PlantingEditPage implements OnInit {
   protected readonly known = computed(() => this.garden.planting(this.planting() ?? ''));
 
   readonly #isKnownHost = ({ value }: AbstractControl<string>): ValidationErrors | null =>
-    hostByName(this.#library.index()?.hosts ?? [], value) ? null : { unknownHost: true };
+    hostByName(this.#library.known()?.hosts ?? [], value) ? null : { unknownHost: true };
 
   protected readonly form = new FormGroup({
     host: new FormControl('', { nonNullable: true, validators: [Validators.required, this.#isKnownHost] }),
@@ -85,7 +85,7 @@ export class PlantingEditPage implements OnInit {
   protected readonly submission = new Submission(this.form);
 
   readonly #typed = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
-  protected readonly hosts = computed(() => matchingHosts(this.#library.index()?.hosts ?? [], this.#typed()));
+  protected readonly hosts = computed(() => matchingHosts(this.#library.known()?.hosts ?? [], this.#typed()));
 
   readonly #place = toSignal(this.form.controls.placeId.valueChanges, { initialValue: '' });
   /** another place is chosen for a planting that stood elsewhere */
@@ -94,12 +94,12 @@ export class PlantingEditPage implements OnInit {
   );
 
   async ngOnInit(): Promise<void> {
-    const index = await this.#library.load().catch(() => undefined);
+    await this.#library.first().catch(() => undefined);
     const known = this.known();
     if (known)
       this.form.patchValue({
         ...known,
-        host: index?.hosts.find(({ id }) => id === known.host)?.name ?? known.host,
+        host: this.#library.hostName(known.host),
         ...this.#shownSeason(known),
         arrival: known.quarantine ? { held: true, ...known.quarantine } : {},
       });
@@ -111,7 +111,7 @@ export class PlantingEditPage implements OnInit {
   }
 
   protected chosenHost(): void {
-    const host = hostByName(this.#library.index()?.hosts ?? [], this.form.controls.host.value);
+    const host = hostByName(this.#library.known()?.hosts ?? [], this.form.controls.host.value);
     if (host) this.form.controls.eaten.setValue(host.eaten);
   }
 
@@ -159,7 +159,7 @@ export class PlantingEditPage implements OnInit {
       placeId: corrected?.placeId ?? record?.placeId ?? placeId,
       setting: corrected?.setting ?? record?.setting ?? setting,
       events: this.#events(record?.events ?? [], moves),
-      host: hostByName(this.#library.index()!.hosts, host)!.id,
+      host: hostByName(this.#library.known()!.hosts, host)!.id,
       plants: Number(plants),
       rows: Math.min(Number(rows), Number(plants)),
       // In another place it lies elsewhere.

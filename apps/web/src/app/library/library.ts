@@ -1,6 +1,8 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Library as LibraryIndex, OwnEntryFacts } from '@field-nurse/library';
 import { withOwnEntries } from '@field-nurse/library/own';
+import type { DiagnosisPart, PartName } from '@field-nurse/library/parts';
+import { beforeTreatment, joinParts } from '@field-nurse/library/parts';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
@@ -8,56 +10,71 @@ import { ApiError } from '../api/api-error';
 import { gardenFeature } from '../store/garden-state';
 import { deepEqual } from 'fast-equals';
 
-type Loading =
-  | { readonly status: 'waiting' }
-  | { readonly status: 'loaded'; readonly index: LibraryIndex }
-  | { readonly status: 'failed'; readonly message: string };
+type Loading = { readonly status: 'waiting' } | { readonly status: 'known' | 'whole'; readonly index: LibraryIndex };
 
-/** The reference library, fetched when it is first needed. */
+/** The reference library in two parts: what names causes comes first, and what is told and done about them after it. */
 @Injectable({ providedIn: 'root' })
 export class Library {
   readonly #api = inject(Api);
   readonly #ownEntries = inject(Store).selectSignal(gardenFeature.selectOwnEntries);
   readonly #loading = signal<Loading>({ status: 'waiting' });
-  #request: Promise<LibraryIndex> | undefined;
+  readonly #failure = signal<string | undefined>(undefined);
+  #first: Promise<DiagnosisPart> | undefined;
+  #whole: Promise<void> | undefined;
 
   /** entries of the open garden's own that count */
   readonly #own = computed(() => this.#ownEntries().filter(({ endedOn }) => !endedOn) as OwnEntryFacts[], { equal: deepEqual });
-  /** the reference library as the open garden sees it */
-  readonly index = computed(() => {
+  /** as the open garden sees it, as far as it is here: before the whole is, nothing is told of treatments */
+  readonly known = computed(() => {
     const state = this.#loading();
-    return state.status === 'loaded' ? withOwnEntries(state.index, this.#own()) : undefined;
+    return 'index' in state ? withOwnEntries(state.index, this.#own()) : undefined;
   });
-  readonly failed = computed(() => {
-    const state = this.#loading();
-    return state.status === 'failed' ? state.message : undefined;
-  });
+  /** the whole as the open garden sees it */
+  readonly index = computed(() => (this.#loading().status === 'whole' ? this.known() : undefined));
+  readonly failed = this.#failure.asReadonly();
 
-  readonly hosts = computed(() => byId(this.index()?.hosts));
-  readonly signs = computed(() => byId(this.index()?.signs));
-  readonly conditions = computed(() => byId(this.index()?.conditions));
-  readonly interventions = computed(() => byId(this.index()?.interventions));
-  readonly checks = computed(() => byId(this.index()?.checks));
+  readonly hosts = computed(() => byId(this.known()?.hosts));
+  readonly signs = computed(() => byId(this.known()?.signs));
+  readonly conditions = computed(() => byId(this.known()?.conditions));
+  readonly interventions = computed(() => byId(this.known()?.interventions));
+  readonly checks = computed(() => byId(this.known()?.checks));
 
   constructor() {
-    this.load().catch(() => {});
+    this.whole().catch(() => {});
   }
 
-  /** The whole reference library; the same request serves all who ask. */
-  load(): Promise<LibraryIndex> {
-    this.#request ??= firstValueFrom(this.#api.library<LibraryIndex>()).then(
-      (index) => {
-        this.#loading.set({ status: 'loaded', index });
-        return index;
+  /** Wait for what names causes; the same request serves all who ask. */
+  first(): Promise<DiagnosisPart> {
+    this.#first ??= this.#fetch('diagnosis').then(
+      (part) => {
+        this.#loading.set({ status: 'known', index: beforeTreatment(part) });
+        return part;
       },
       (error: unknown) => {
-        this.#request = undefined;
-        this.#loading.set({ status: 'failed', message: ApiError.from(error).message });
+        this.#first = undefined;
         throw error;
       },
     );
-    return this.#request;
+    return this.#first;
   }
+
+  /** Wait for all of it. */
+  whole(): Promise<void> {
+    this.#whole ??= this.#join().catch((error: unknown) => {
+      this.#whole = undefined;
+      this.#failure.set(ApiError.from(error).message);
+      throw error;
+    });
+    return this.#whole;
+  }
+
+  async #join(): Promise<void> {
+    const diagnosis = await this.first();
+    const index = joinParts(diagnosis, await this.#fetch('treatment'));
+    this.#loading.set({ status: 'whole', index });
+  }
+
+  #fetch = <P extends PartName>(part: P) => firstValueFrom(this.#api.libraryPart(part));
 
   hostName = (id: string) => this.hosts().get(id)?.name ?? id;
   conditionName = (id: string) => this.conditions().get(id)?.name ?? id;

@@ -72,7 +72,7 @@ export class ClinicPage {
   protected readonly answer = caseReckoning(this.case).answer;
   protected readonly samples = computed(() => this.book.of(this.case()));
   protected readonly canWrite = computed(() => this.#garden.canWrite() && this.#garden.case(this.case())?.closedOn === null);
-  protected readonly suspects = computed(() => suspectsIn(this.answer(), this.#library.index()?.regions, this.#garden.summary().region));
+  protected readonly suspects = computed(() => suspectsIn(this.answer(), this.#library.known()?.regions, this.#garden.summary().region));
   /** something that a clinic may have news of */
   protected readonly asked = computed(
     () =>

@@ -62,7 +62,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Region</mat-label>
         <mat-select formControlName="region">
-          @for (region of library.index()?.regions ?? []; track region.id) {
+          @for (region of library.known()?.regions ?? []; track region.id) {
             <mat-option [value]="region.id">{{ region.name }}</mat-option>
           }
         </mat-select>

@@ -111,7 +111,7 @@ export class Finder {
 
   /** Entries of the library by any of their names; where no kind of entry has such a name, those with one like it. */
   #entries(text: string): Target[] {
-    const index = this.#library.index();
+    const index = this.#library.known();
     if (!index || text.trim().length < enoughLetters) return [];
     const search = (by: typeof namesWith) =>
       entryKinds.flatMap((kind) =>

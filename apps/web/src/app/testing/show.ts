@@ -6,6 +6,8 @@ import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-
 import { provideRouter } from '@angular/router';
 import type { GardenContents } from '@field-nurse/contract';
 import type { Library } from '@field-nurse/library';
+import type { PartName } from '@field-nurse/library/parts';
+import { partsOf } from '@field-nurse/library/parts';
 import { Store } from '@ngrx/store';
 import { configure, fireEvent, within } from '@testing-library/dom';
 import { readFileSync } from 'node:fs';
@@ -54,7 +56,7 @@ export async function show<T>(
     providers: [
       provideZonelessChangeDetection(),
       provideRouter([]),
-      { provide: Api, useValue: { library: () => of(reference) } },
+      { provide: Api, useValue: { libraryPart: (part: PartName) => of(partsOf(reference)[part]) } },
       { provide: Store, useValue: { selectSignal: () => signal([]) } },
       { provide: Garden, useValue: gardenOf({ ...contents, ...garden }, canWrite) },
       ...providers,

@@ -9,9 +9,8 @@ export interface EntryWords {
   readonly rarity: (stem: string) => number;
 }
 
-// A word of the summary, or of what a stage does, counts this much beside one of the name; a sign's word as often as the sign is shown.
+// A word of the summary counts this much beside one of the name; a sign's word as often as the sign is shown.
 const summaryShare = 0.8;
-const stageShare = 0.6;
 const signShare = 0.7;
 // Log odds for each point of rarity of a word that fits, and the most that words may add.
 const each = 0.45;
@@ -20,7 +19,7 @@ const most = 5;
 const readShare = 0.8;
 
 /**
- * The words in which the library itself tells of each condition: its names, summary, stages and signs.
+ * The words in which the library itself tells of each condition: its names, summary and signs.
  *
  * A word's rarity is log(1 + entries / entries that hold it): inverse document frequency (Spärck Jones 1972).
  */
@@ -31,14 +30,13 @@ export function wordsOfEntries({ conditions, signs }: Knowledge, { language, ord
   for (const words of shares.values()) for (const stem of words.keys()) holders.set(stem, (holders.get(stem) ?? 0) + 1);
   return { shares, rarity: (stem) => Math.log(1 + conditions.length / (holders.get(stem) ?? 1)) };
 
-  function wordsOf({ name, names = [], summary = '', stages = [], signs: own }: ConditionFacts): Map<string, number> {
+  function wordsOf({ name, names = [], summary = '', signs: own }: ConditionFacts): Map<string, number> {
     const words = new Map<string, number>();
     const add = (stems: readonly string[], share: number) => {
       for (const stem of stems) if (!ordinary.has(stem)) words.set(stem, Math.max(words.get(stem) ?? 0, share));
     };
     for (const text of [name, ...names]) add(contentStems(text, language), 1);
     add(contentStems(summary, language), summaryShare);
-    for (const { does } of stages) add(contentStems(does, language), stageShare);
     for (const [sign, frequency] of Object.entries(own)) add(told.get(sign) ?? [], signShare * frequencyTable[frequency]);
     return words;
   }
