@@ -138,7 +138,7 @@ test('a trouble of the garden’s own is written, counts in its cases, is shared
   await expect(page.getByText('Tide rust: taken in.')).toBeVisible();
 });
 
-test('a plant and a sign of the garden’s own are written, grown, and read in its cases', async ({ page }) => {
+test('a plant, a sign and a product of the garden’s own are written, grown, and read in its cases', async ({ page }) => {
   await newGardenWithCase(page, 'Tomato');
   const own = async (link: string) => {
     await goTo(page, 'Library');
@@ -160,6 +160,16 @@ test('a plant and a sign of the garden’s own are written, grown, and read in i
   await page.getByLabel('In growers’ words, one on each line').fill('salty lacework\nwhite lacework on the rim');
   await page.getByRole('button', { name: 'Keep it for this garden' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Salt lace' })).toBeVisible();
+
+  await own('Add what helps');
+  await page.getByLabel('Name', { exact: true }).fill('Reed soap');
+  await page.getByLabel('The most that the label allows').fill('5');
+  await page.getByRole('button', { name: 'Keep it for this garden' }).click();
+  await expect(page.getByText('can’t be less than the rate').first()).toBeVisible();
+  await page.getByLabel('Rate, ml to 1 l').fill('5');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep it for this garden' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Reed soap' })).toBeVisible();
 
   await goTo(page, 'Ground');
   await page.getByRole('link', { name: 'Reed tomato', exact: true }).click();

@@ -110,7 +110,7 @@ export const preventionTask = z.strictObject({
  * is the library's to say, and is checked by its schema.
  */
 export const ownEntry = z.strictObject({
-  kind: z.enum(['conditions', 'signs', 'hosts']),
+  kind: z.enum(['hosts', 'signs', 'checks', 'interventions', 'conditions', 'regions']),
   entry: z.looseObject({ id: entry, name: shortText }).refine((value) => JSON.stringify(value).length <= 30_000, 'at most 30,000 letters'),
   why: longText,
   endedOn: day.nullable(),

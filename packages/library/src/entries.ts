@@ -158,6 +158,7 @@ export const intervention = z.strictObject({
   id: entryId,
   name: text,
   names: z.array(text).default([]),
+  like: entryId.optional().describe('it is offered wherever this one is'),
   rung,
   summary: text,
   steps: z.array(text).min(1),

@@ -9,6 +9,6 @@ export { conditionKind, evidence, frequency, hiding, onset, part, pattern, role,
 export { crossCheck } from './crossCheck.js';
 export { checkOwnEntry } from './checkOwnEntry.js';
 export type { EntryFault } from './checkOwnEntry.js';
-export { withOwnEntries } from './withOwnEntries.js';
+export { ownKinds, withOwnEntries } from './withOwnEntries.js';
 export type { OwnEntryFacts, OwnKind } from './withOwnEntries.js';
 export { findByName, searchByName } from './names/find.js';

@@ -1,6 +1,7 @@
 import { endpoints } from '@field-nurse/contract';
 import type { GardenSettings } from '@field-nurse/contract';
 import { dayAt, seasonOf } from '@field-nurse/core/timing';
+import type { Library } from '@field-nurse/library';
 import type Router from '@koa/router';
 import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { answerText, serve } from '../api/serve.js';
@@ -23,7 +24,7 @@ export function gardenRoutes(router: Router, deps: Deps): void {
 
   serve(router, deps, endpoints.createGarden, async ({ body, access, ctx }) => {
     const person = access.person!;
-    await requireSettings(deps, body.settings, ['settings']);
+    await requireSettings(deps, deps.library, body.settings, ['settings']);
     const own = (await gardensOf(db, person.id)).filter(({ id, role }) => role === 'owner' && id !== body.id);
     refuseBeyondQuota('gardens', own.length + 1);
     const { garden, made } = await addGarden(db, { id: body.id, ...body.settings, createdAt: deps.now() }, person.id);
@@ -33,7 +34,7 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.changeGarden, async ({ params: { garden }, body, access, ctx }) => {
-    await requireSettings(deps, body, []);
+    await requireSettings(deps, await gardenLibrary(deps, garden), body, []);
     await updateGarden(db, garden, body);
     await note(db, {
       at: deps.now(),
@@ -97,9 +98,9 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 }
 
-/** The region is one of the library's, and the station one that can be read. */
-async function requireSettings({ library, stations }: Deps, settings: GardenSettings, path: readonly string[]): Promise<void> {
-  requireEntry(library.regions, settings.region, [...path, 'region']);
+/** The region is one of the library's or of the garden's own, and the station one that can be read. */
+async function requireSettings({ stations }: Deps, { regions }: Library, settings: GardenSettings, path: readonly string[]): Promise<void> {
+  requireEntry(regions, settings.region, [...path, 'region']);
   const { weatherStation } = settings;
   // While no station answers, or none is set up, what was chosen stays as it is and is judged when it is read.
   const known = weatherStation ? await stations.list().catch(() => []) : [];

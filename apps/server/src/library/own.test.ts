@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { bed, fresh, ownTrouble, planting, settings, sickness } from '../testRecords';
-import { startGarden, startTestServer } from '../testServer';
+import { compiledLibrary, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
 let server: TestServer;
@@ -81,4 +81,35 @@ test('a library entry is changed for this garden alone', async () => {
   const bean = (place: string) => ({ ...planting(place), host: 'osier-bean' });
   expect(await garden.owner.status('put', garden.path('plantings', randomUUID()), fresh(bean(await garden.add('places', bed))))).toBe(200);
   expect(await garden.owner.status('put', `/api/v1/gardens/${other}/plantings/${randomUUID()}`, fresh(bean(place)))).toBe(400);
+});
+
+test('a product, a look and the rules of a region of one’s own are kept; a rate that can’t be is refused at its field', async () => {
+  const library = compiledLibrary();
+  const copy = (kind: 'interventions' | 'checks' | 'regions', id: string, change: object) => ({
+    kind,
+    entry: { ...library[kind].find((one) => one.id === id)!, ...change },
+    why: '',
+    endedOn: null,
+  });
+  const soap = (rate: object) =>
+    copy('interventions', 'insecticidal-soap', { id: 'shed-soap', name: 'Shed soap', like: 'insecticidal-soap', rate });
+  const { rate } = library.interventions.find(({ id }) => id === 'insecticidal-soap')!;
+  expect(await refused(soap({ ...rate, labelMax: { amount: 1, unit: 'ml' } }))).toContain('labelMax');
+  expect(await refused(soap(rate!))).toBe('taken');
+  expect(await refused(copy('checks', 'turn-leaves', { id: 'sniff', name: 'Sniff at it' }))).toBe('taken');
+  expect(await refused(copy('regions', 'neutral', { id: 'ness', name: 'The Ness' }))).toBe('taken');
+});
+
+test('the rules that hold in the garden stay until others do', async () => {
+  const region = { ...compiledLibrary().regions[0]!, id: 'holm', name: 'The Holm' };
+  const [id, value] = [randomUUID(), { kind: 'regions', entry: region, why: '', endedOn: null }];
+  const path = garden.path('ownEntries', id);
+  const choose = (name: string) => garden.owner.status('put', `/api/v1/gardens/${garden.garden}`, { ...settings, region: name });
+  expect(await choose('holm')).toBe(400);
+  await garden.owner.send('put', path, fresh(value));
+  expect(await choose('holm')).toBe(200);
+  const out = { change: randomUUID(), version: 1, value: { ...value, endedOn: '2026-07-18' } };
+  expect(await garden.owner.status('put', path, out)).toBe(409);
+  expect(await choose('neutral')).toBe(200);
+  expect(await garden.owner.status('put', path, out)).toBe(200);
 });

@@ -18,7 +18,7 @@ export const ownEntries = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
-    check('own_entries_kind', sql`${table.kind} in ('conditions', 'signs', 'hosts')`),
+    check('own_entries_kind', sql`${table.kind} in ('hosts', 'signs', 'checks', 'interventions', 'conditions', 'regions')`),
     uniqueIndex('own_entries_once')
       .on(table.gardenId, table.kind, sql`(${table.entry} ->> 'id')`)
       .where(sql`${table.endedOn} is null`),

@@ -83,12 +83,12 @@ export const routes: Routes = [
       {
         path: 'library/own',
         title: 'Own knowledge',
-        loadComponent: () => import('./entries/own-entries-page').then((m) => m.OwnEntriesPage),
+        loadComponent: () => import('./entries/own/own-entries-page').then((m) => m.OwnEntriesPage),
       },
       {
         path: 'library/own/:kind/:entry',
         title: 'Own entry',
-        loadComponent: () => import('./entries/own-entry-page').then((m) => m.OwnEntryPage),
+        loadComponent: () => import('./entries/own/own-entry-page').then((m) => m.OwnEntryPage),
       },
       { path: 'library/:kind/:entry', title: 'Library', loadComponent: () => import('./entries/entry-page').then((m) => m.EntryPage) },
       { path: 'log', title: 'Log', loadComponent: () => import('./applications/log-page').then((m) => m.LogPage) },

@@ -20,7 +20,9 @@ export class ApiError extends Error {
     if (error.status === 0)
       return new ApiError(0, 'offline', 'The server does not answer. What you typed is still here; try again when it is back.');
     const answer = (error.error as (ErrorAnswer & { error: { current?: unknown } }) | null)?.error;
-    const fields = new Map((answer?.issues ?? []).map(({ path, message }) => [String(path.at(-1) ?? ''), message]));
+    const fields = new Map(
+      (answer?.issues ?? []).map(({ path, message }) => [String(path.findLast((key) => typeof key === 'string') ?? ''), message]),
+    );
     return new ApiError(
       error.status,
       answer?.code ?? 'unexpected',

@@ -8,12 +8,13 @@ import { InterventionEntry } from './intervention-entry';
 import { Library } from '../library/library';
 import type { EntryKind } from '../library/library-search';
 import { entryKinds } from '../library/library-search';
+import { RegionEntry } from './region-entry';
 import { SignEntry } from './sign-entry';
 
 /** The page of one library entry. */
 @Component({
   selector: 'fn-entry-page',
-  imports: [CheckEntry, ConditionEntry, HostEntry, InterventionEntry, RouterLink, SignEntry],
+  imports: [CheckEntry, ConditionEntry, HostEntry, InterventionEntry, RegionEntry, RouterLink, SignEntry],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fn-page">
@@ -49,6 +50,9 @@ import { SignEntry } from './sign-entry';
           @case ('checks') {
             <fn-check-entry [entry]="entry()" />
           }
+          @case ('regions') {
+            <fn-region-entry [entry]="entry()" />
+          }
         }
       } @else {
         <h1>Not in the library</h1>
@@ -63,9 +67,7 @@ export class EntryPage {
   /** kind and id, from the address */
   readonly kind = input.required<EntryKind>();
   readonly entry = input.required<string>();
-  protected readonly changeable = computed(
-    () => this.garden.canWrite() && this.known() && ['conditions', 'signs', 'hosts'].includes(this.kind()),
-  );
+  protected readonly changeable = computed(() => this.garden.canWrite() && this.known());
   protected readonly own = computed(() =>
     this.garden.ownEntries().some((one) => one.kind === this.kind() && one.entry.id === this.entry() && !one.endedOn),
   );

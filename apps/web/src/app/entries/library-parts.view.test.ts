@@ -5,7 +5,7 @@ import { Disputes } from './disputes';
 import { EntryLink } from '../library/entry-link';
 import { SeasonStrip } from './season-strip';
 import { StageList } from './stage-list';
-import { WeighedList } from './weighed-list';
+import { WeighedList } from './own/weighed-list';
 
 const condition = (id: string) => reference.conditions.find((one) => one.id === id)!;
 

@@ -4,7 +4,7 @@ import type { Condition, Host, Library as LibraryIndex } from '@field-nurse/libr
 import { namesWith, nearNames } from '@field-nurse/library/find';
 
 /** A kind of entry, by the word that its address holds. */
-export const entryKinds = ['conditions', 'hosts', 'signs', 'interventions', 'checks'] as const;
+export const entryKinds = ['conditions', 'hosts', 'signs', 'interventions', 'checks', 'regions'] as const;
 export type EntryKind = (typeof entryKinds)[number];
 
 /** Troubles in groups that a gardener would make. */

@@ -28,6 +28,7 @@ const entryWords: Readonly<Record<EntryKind, string>> = {
   signs: 'sign',
   interventions: 'what helps',
   checks: 'look',
+  regions: 'region',
 };
 
 /** Find a page, a planting, a case or an entry of the library by typing a part of its name. */

@@ -10,6 +10,12 @@ interface Entry {
   readonly name: string;
 }
 
+/** An entry's new weight; none to take it out. */
+export interface Put {
+  readonly id: string;
+  readonly weight: string | null;
+}
+
 const offered = 8;
 
 /** Entries of the library that belong to the one that is written, each with a word for how much; found by any of their names. */
@@ -85,8 +91,7 @@ export class WeighedList {
   readonly weights = input<readonly (readonly [string, string])[]>([]);
   /** what an entry weighs when it is added */
   readonly atFirst = input('');
-  /** an entry's new weight; none to take it out */
-  readonly put = output<{ readonly id: string; readonly weight: string | null }>();
+  readonly put = output<Put>();
 
   protected readonly typed = signal('');
   protected readonly found = computed(() =>

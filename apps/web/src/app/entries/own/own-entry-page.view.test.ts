@@ -1,6 +1,6 @@
-import { ApiError } from '../api/api-error';
-import { Records } from '../gardens/records';
-import { reference, show } from '../testing/show';
+import { ApiError } from '../../api/api-error';
+import { Records } from '../../gardens/records';
+import { reference, show } from '../../testing/show';
 import { OwnEntryPage } from './own-entry-page';
 
 interface Saved {
@@ -89,4 +89,58 @@ test('a sign and a plant of one’s own have the fields of their kind', async ()
   expect(text()).toContain('Part of the plant');
   await set({ kind: 'hosts', entry: 'leek' });
   expect(page.getByRole('heading', { level: 1 }).textContent).toBe('Leek, as it is here');
+});
+
+test('what helps begins as a copy, is offered where its model is, and has the limits of its own label', async () => {
+  const kept = records();
+  const { press, type, text } = await show(OwnEntryPage, { kind: 'interventions', entry: 'new' }, kept);
+  expect(text()).toContain('It is offered wherever Insecticidal soap is offered');
+  await type('Name', 'Shed soap');
+  await type('How, a step on each line', 'Stir it.\nSpray both sides.');
+  await type('Days to harvest', '2');
+  await type('At most so often a season', '3');
+  await type(/^Rate, ml/, '15');
+  await press('Indoors');
+  await press(/^Keep it/);
+  const { entry } = kept.saved[0]!.value;
+  expect(entry).toMatchObject({
+    id: 'shed-soap',
+    like: 'insecticidal-soap',
+    steps: ['Stir it.', 'Spray both sides.'],
+    preHarvestDays: 2,
+    seasonMax: 3,
+    rate: { amount: 15 },
+  });
+  expect(entry.settings).not.toContain('indoor');
+});
+
+test('a fault stands at its field', async () => {
+  const refusal = new ApiError(
+    400,
+    'invalid',
+    'Not right.',
+    new Map([['labelMax', 'The most that is allowed can’t be less than the rate.']]),
+  );
+  const { press, type, page } = await show(OwnEntryPage, { kind: 'interventions', entry: 'new' }, records(refusal));
+  await type('Name', 'Shed soap');
+  await press(/^Keep it/);
+  const most = page.getByLabelText(/^The most that the label allows/);
+  expect(most.closest('div.fn-form > div')!.textContent).toContain('can’t be less than the rate');
+});
+
+test('a look and the rules of a region have the fields of their kind', async () => {
+  const kept = records();
+  const { page, press, set, text, type } = await show(OwnEntryPage, { kind: 'checks', entry: 'turn-leaves' }, kept);
+  await type('Minutes', '4');
+  await type('You need, parted by commas', 'a lens, a torch');
+  await press('Take out Fine webbing');
+  await press(/^Keep it/);
+  expect(kept.saved[0]!.value.entry).toMatchObject({ minutes: 4, tools: ['a lens', 'a torch'] });
+  expect(kept.saved[0]!.value.entry.reveals).not.toContain('leaf-webbing');
+  await set({ kind: 'regions', entry: 'tidal-march' });
+  expect(page.getByRole('heading', { level: 1 }).textContent).toBe('The Tidal March (invented), as it is here');
+  expect(text()).toContain('not allowed within fifty paces of tidal water');
+  await press('Take out Fire blight');
+  await press(/^Keep it/);
+  expect(kept.saved[1]!.value.entry).toMatchObject({ notifiable: [] });
 });

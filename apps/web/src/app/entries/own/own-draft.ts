@@ -1,8 +1,28 @@
-import type { Condition, Host, Library as LibraryIndex, OwnEntryFacts, OwnKind, Sign } from '@field-nurse/library';
+import type {
+  Check,
+  Condition,
+  Host,
+  Intervention,
+  Library as LibraryIndex,
+  OwnEntryFacts,
+  OwnKind,
+  Region,
+  Sign,
+} from '@field-nurse/library';
+import { ownKinds } from '@field-nurse/library/own';
 import { entryOfToday } from './older-entry';
 
 /** An entry that is being written: of one of the kinds that a garden may have of its own. */
-export type Draft = Condition | Sign | Host;
+export type Draft = Condition | Sign | Host | Intervention | Check | Region;
+
+export const ownKindWords: Readonly<Record<OwnKind, string>> = {
+  conditions: 'trouble',
+  signs: 'sign',
+  hosts: 'plant',
+  interventions: 'what helps',
+  checks: 'look',
+  regions: 'rules of a region',
+};
 
 /** "Tide scorch, river side" → "tide-scorch-river-side" */
 export const idOf = (name: string): string =>
@@ -13,11 +33,15 @@ export const idOf = (name: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
 
-/** A new entry that begins as a copy of a known one; look-alikes stay behind, since they were told of the other. */
+/**
+ * A new entry that begins as a copy of a known one; look-alikes and other names stay behind, since they were told of the other. What helps is
+ * offered wherever its model is.
+ */
 export function draftFrom(known: Draft, name: string): Draft {
   const { latin: _, eppo: __, ...rest } = known as Condition;
   const fresh = { ...rest, id: idOf(name), name };
-  return 'lookalikes' in known ? { ...fresh, names: [], lookalikes: [], follows: [], carries: [] } : fresh;
+  if ('lookalikes' in known) return { ...fresh, names: [], lookalikes: [], follows: [], carries: [] };
+  return 'rung' in known ? { ...fresh, names: [], like: known.id } : fresh;
 }
 
 export type HostLevel = 'often' | 'sometimes' | 'seldom';
@@ -86,18 +110,15 @@ export function readOwnFile(text: string): OwnFile['entries'] | string {
   }
   if (file?.format !== 'field-nurse-library' || file.version !== 1 || !Array.isArray(file.entries))
     return 'This is not a file of library entries: it wants format “field-nurse-library”, version 1, and a list of entries.';
-  const kinds: readonly string[] = ['conditions', 'signs', 'hosts'];
+  const kinds: readonly string[] = ownKinds;
   const entries = file.entries as OwnFile['entries'];
   const broken = entries.findIndex(
     (one: Partial<OwnEntryFacts> | null) => !kinds.includes(one?.kind ?? '') || typeof one?.entry?.id !== 'string',
   );
   return broken < 0
     ? entries.map((one) => ({ ...one, entry: entryOfToday(one.entry) }))
-    : `Entry ${broken + 1} has no kind (conditions, signs or hosts) or no id.`;
+    : `Entry ${broken + 1} has no id, or none of these kinds: ${ownKinds.join(', ')}.`;
 }
-
-/** In which order entries must be written: a trouble may need the sign that stands after it. */
-export const writingOrder: readonly OwnKind[] = ['hosts', 'signs', 'conditions'];
 
 /** Entries of a kind, by name. */
 export const entriesOf = (index: LibraryIndex | undefined, kind: OwnKind): readonly Draft[] => index?.[kind] ?? [];

@@ -78,7 +78,7 @@ test.each([
   ['null', 'This is not a file of library entries: it wants format “field-nurse-library”, version 1, and a list of entries.'],
   [
     '{"format":"field-nurse-library","version":1,"entries":[{"kind":"gods","entry":{"id":"x"}}]}',
-    'Entry 1 has no kind (conditions, signs or hosts) or no id.',
+    'Entry 1 has no id, or none of these kinds: hosts, signs, checks, interventions, conditions, regions.',
   ],
 ])('a file that is none is told: %s', (text, line) => {
   expect(readOwnFile(text)).toBe(line);

@@ -3,16 +3,15 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { OwnEntry } from '@field-nurse/contract';
 import { historyOf } from '@field-nurse/core/diagnosis';
-import { ApiError } from '../api/api-error';
-import { Garden } from '../gardens/garden';
-import { Records } from '../gardens/records';
-import { saveFile } from '../shared/save-file';
-import { EntryLink } from '../library/entry-link';
-import { Library } from '../library/library';
+import { ApiError } from '../../api/api-error';
+import { Garden } from '../../gardens/garden';
+import { Records } from '../../gardens/records';
+import { saveFile } from '../../shared/save-file';
+import { EntryLink } from '../../library/entry-link';
+import { Library } from '../../library/library';
 import type { OwnFile } from './own-draft';
-import { readOwnFile, writingOrder } from './own-draft';
-
-const kindWords = { conditions: 'trouble', signs: 'sign', hosts: 'plant' } as const;
+import { ownKinds } from '@field-nurse/library/own';
+import { ownKindWords, readOwnFile } from './own-draft';
 
 /** What this garden knows beyond the reference library: its own entries, and the cases that move its chances. */
 @Component({
@@ -26,7 +25,7 @@ export class OwnEntriesPage {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   readonly #records = inject(Records);
-  protected readonly kinds = kindWords;
+  protected readonly kinds = ownKindWords;
   protected readonly entries = computed(() =>
     this.garden
       .ownEntries()
@@ -62,7 +61,7 @@ export class OwnEntriesPage {
     if (typeof read === 'string') return this.report.set([read]);
     this.busy.set(true);
     const lines: string[] = [];
-    const inOrder = [...read].sort((a, b) => writingOrder.indexOf(a.kind) - writingOrder.indexOf(b.kind));
+    const inOrder = [...read].sort((a, b) => ownKinds.indexOf(a.kind) - ownKinds.indexOf(b.kind));
     for (const { kind, entry, why } of inOrder) {
       const known = this.garden.ownEntries().find((one) => one.kind === kind && one.entry.id === entry.id && !one.endedOn);
       const value = { kind, entry, why: why ?? '', endedOn: null };

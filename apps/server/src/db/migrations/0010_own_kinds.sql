@@ -1,0 +1,2 @@
+ALTER TABLE "own_entries" DROP CONSTRAINT "own_entries_kind";--> statement-breakpoint
+ALTER TABLE "own_entries" ADD CONSTRAINT "own_entries_kind" CHECK ("own_entries"."kind" in ('hosts', 'signs', 'checks', 'interventions', 'conditions', 'regions'));
