@@ -12,7 +12,7 @@ import type { Posterior } from './posterior.js';
 import { relationsAmong } from './relations.js';
 import type { Relation } from './relations.js';
 import { isSettled } from './settled.js';
-import { readWords } from './text/readWords.js';
+import { readWords, withKin } from './text/readWords.js';
 import type { Reading, TextReading } from './text/readText.js';
 
 export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
@@ -72,8 +72,15 @@ const shownDownTo = 0.003;
  */
 export function differential(knowledge: Knowledge, question: DifferentialQuestion): Differential {
   const text = readWords(knowledge, question.text ?? '', question.host);
-  const findings = mergeFindings(question.findings ?? [], text.read);
   const context = question.context === undefined ? text : readWords(knowledge, question.context, question.host);
+  const told = withKin(knowledge, mergeFindings(question.findings ?? [], text.read));
+  const findings = [
+    ...told,
+    ...withKin(
+      knowledge,
+      context.doubtful.filter(({ sign }) => !told.some((one) => one.sign === sign)),
+    ),
+  ];
   const circumstances: Circumstances = {
     ...question,
     onset: question.onset ?? text.onset,
@@ -83,7 +90,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
   };
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
-  const evidenceOf = evidenceAmong(belief.candidates, findings, signs);
+  const evidenceOf = evidenceAmong(belief.candidates, told, signs);
   const explain = ({ candidate, probability }: Believed) => describe(candidate, probability, evidenceOf(candidate.condition));
   const likeliest = rank(belief);
   const ranked = likeliest.map(explain);
@@ -102,8 +109,8 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       .map(({ causes, probability }) => ({ conditions: causes.map(({ id }) => id), probability })),
     otherProbability: belief.otherProbability,
     nextLooks: looks,
-    settled: isSettled({ findings, first: likeliest[0]?.probability ?? 0, lead, looks, unreadTelling: context.unreadTelling.length }),
-    alerts: alertsFor(ranked, findings, question.notifiable ?? []),
+    settled: isSettled({ findings: told, first: likeliest[0]?.probability ?? 0, lead, looks, unreadTelling: context.unreadTelling.length }),
+    alerts: alertsFor(ranked, told, question.notifiable ?? []),
   };
 }
 

@@ -16,6 +16,8 @@ export interface HostFacts {
   readonly kind: string;
   /** how the whole plant stands */
   readonly habit?: string | undefined;
+  /** what of it is gathered and goes by its name: fruit, root, bulb, pod */
+  readonly crop?: string | undefined;
   /** a plant whose troubles it has unless something else is said of it */
   readonly like?: string | undefined;
 }
@@ -92,6 +94,8 @@ export interface Finding {
   readonly state: 'seen' | 'absent';
   /** chance that this is what was meant, above 0 to 1, for what was read from words and nobody has confirmed; 1 when it is not given */
   readonly sure?: number | undefined;
+  /** signs that are told in much the same words, with the chance that they were meant where they are there */
+  readonly kin?: readonly { readonly sign: string; readonly share: number }[] | undefined;
 }
 
 /** The circumstances that shift the odds before any sign is weighed. */

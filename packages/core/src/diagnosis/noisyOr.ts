@@ -11,20 +11,28 @@ import { frequencyTable, leakTable, leakUnderNever, misreadLeak } from './probab
  *
  * @param causes - the conditions at work; may be empty
  * @param share - of each frequency and of the leak that counts, above 0 to 1
+ * @param kin - signs that may have been told in this one's words
  * @returns probability, 0 to 1
  * @example
  * seenGiven(telling, []) // => 0.004 (the leak alone)
  */
-export function seenGiven(sign: SignFacts, causes: readonly ConditionFacts[], share = 1): number {
+export function seenGiven(sign: SignFacts, causes: readonly ConditionFacts[], share = 1, kin: Finding['kin'] = []): number {
   let leak = share * leakTable[sign.common];
   let unseen = 1;
   for (const cause of causes) {
-    const frequency = cause.signs[sign.id];
-    if (frequency === undefined) continue;
-    if (frequency === 'never') leak *= leakUnderNever;
-    else unseen *= 1 - share * frequencyTable[frequency];
+    if (cause.signs[sign.id] === 'never') leak *= leakUnderNever;
+    unseen *= 1 - share * shownBy(cause, sign.id, kin);
   }
   return 1 - (1 - leak) * unseen;
+}
+
+/** Chance that a cause shows a sign, or another that is told in its words, 0 to 1. */
+export function shownBy({ signs }: ConditionFacts, sign: string, kin: Finding['kin'] = []): number {
+  const chance = (id: string) => {
+    const frequency = signs[id];
+    return frequency === undefined ? 0 : frequencyTable[frequency];
+  };
+  return 1 - kin.reduce((none, other) => none * (1 - other.share * chance(other.sign)), 1 - chance(sign));
 }
 
 /**
@@ -33,7 +41,7 @@ export function seenGiven(sign: SignFacts, causes: readonly ConditionFacts[], sh
  * A doubtful reading leaks more when it says "there". When it says "not there", each cause's claim to the sign counts for as much as the
  * reading is sure.
  */
-export function logLikelihood({ state, sure = 1 }: Finding, sign: SignFacts, causes: readonly ConditionFacts[]): number {
-  if (state === 'seen') return Math.log(1 - (1 - seenGiven(sign, causes)) * (1 - misreadLeak(sure)));
+export function logLikelihood({ state, sure = 1, kin }: Finding, sign: SignFacts, causes: readonly ConditionFacts[]): number {
+  if (state === 'seen') return Math.log(1 - (1 - seenGiven(sign, causes, 1, kin)) * (1 - misreadLeak(sure)));
   return Math.log(1 - seenGiven(sign, causes, sure));
 }

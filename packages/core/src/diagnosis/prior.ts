@@ -23,6 +23,9 @@ export interface PriorFactor {
 }
 
 const hostFactor = { often: 1.5, sometimes: 0.6, seldom: 0.12, unlisted: 0.003 } as const;
+// On a plant that is not named, of what is named for so many plants or families.
+const unlistedOfMany = 0.03;
+const manyHosts = 10;
 // What happened speaks more for what comes of it than weather or a habit of care does, which many causes share.
 const eventFactors = { event: 2.5, weather: 1.3 } as const;
 const mostOfEvents = 8;
@@ -43,7 +46,7 @@ const onsetOrder: readonly Onset[] = ['overnight', 'days', 'weeks', 'season'];
 export function priorLogOdds(condition: ConditionFacts, circumstances: Circumstances): { logOdds: number; factors: PriorFactor[] } {
   const base = commonnessTable[condition.common];
   const factors: PriorFactor[] = [
-    { code: 'host', factor: hostFactor[susceptibility(condition, circumstances.host)] },
+    { code: 'host', factor: hostFactorOf(condition, circumstances.host) },
     { code: 'setting', factor: settingFactor(condition, circumstances.setting) },
     { code: 'season', factor: seasonFactor(condition, circumstances) },
     { code: 'onset', factor: onsetFactor(condition, circumstances.onset) },
@@ -72,6 +75,14 @@ export function susceptibility(condition: ConditionFacts, host: HostFacts): keyo
   for (const name of names)
     for (const level of ['often', 'sometimes', 'seldom'] as const) if (condition.hosts[level].includes(name)) return level;
   return 'unlisted';
+}
+
+/** What takes many plants is not kept from one by not being named for it. */
+function hostFactorOf(condition: ConditionFacts, host: HostFacts): number {
+  const level = susceptibility(condition, host);
+  const { often, sometimes, seldom, never = [] } = condition.hosts;
+  const takesMany = often.length + sometimes.length + seldom.length >= manyHosts && !never.includes(host.id);
+  return level === 'unlisted' && takesMany ? unlistedOfMany : hostFactor[level];
 }
 
 function settingFactor(condition: ConditionFacts, setting: Setting | undefined): number {

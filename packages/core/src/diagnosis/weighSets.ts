@@ -1,9 +1,10 @@
 import type { Candidate } from './candidates.js';
 import type { ConditionFacts, Finding, SignFacts } from './knowledge.js';
+import { shownBy } from './noisyOr.js';
 import { frequencyTable, leakTable, leakUnderNever, misreadLeak } from './probabilityTable.js';
 
 /** A sign that was read or told, and how sure that is. */
-type SaidSign = SignFacts & { readonly sure: number };
+type SaidSign = SignFacts & Pick<Finding, 'kin'> & { readonly sure: number };
 
 export interface Observed {
   readonly finding: Finding;
@@ -53,7 +54,9 @@ const blockSize = 50;
  */
 export function weighSets(candidates: readonly Candidate[], observed: readonly Observed[]): SetWeights {
   const saying = (state: Finding['state']) =>
-    observed.filter(({ finding }) => finding.state === state).map(({ finding, sign }) => ({ ...sign, sure: finding.sure ?? 1 }));
+    observed
+      .filter(({ finding }) => finding.state === state)
+      .map(({ finding, sign }) => ({ ...sign, sure: finding.sure ?? 1, kin: finding.kin }));
   const [seen, absent] = [saying('seen'), saying('absent')];
   const own = Float64Array.from(candidates, (one) => Math.exp(one.priorLogOdds + logAbsent(one.condition, absent)));
   const groups = groupAlike(candidates, own, seen);
@@ -72,7 +75,7 @@ function logAbsent({ signs }: ConditionFacts, absent: readonly SaidSign[]): numb
   }, 0);
 }
 
-function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: readonly SignFacts[]): Group[] {
+function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: readonly SaidSign[]): Group[] {
   const present = new Set(candidates.map(({ condition }) => condition.id));
   const linked = new Set(
     candidates.flatMap(({ condition }) => {
@@ -82,7 +85,7 @@ function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: r
   );
   const byKey = new Map<string, number[]>();
   candidates.forEach(({ condition }, i) => {
-    const bearing = seen.map(({ id }) => condition.signs[id] ?? '').join();
+    const bearing = seen.map(({ id, kin }) => bearingOn(condition, id, kin)).join();
     const key = linked.has(condition.id) ? condition.id : `:${bearing}`;
     byKey.set(key, [...(byKey.get(key) ?? []), i]);
   });
@@ -93,10 +96,14 @@ function groupAlike(candidates: readonly Candidate[], own: Float64Array, seen: r
       two += one * own[i]!;
       one += own[i]!;
     }
-    const { signs } = candidates[members[0]!]!.condition;
-    return { members, one, two, three, silent: seen.every(({ id }) => signs[id] === undefined) };
+    const { condition } = candidates[members[0]!]!;
+    return { members, one, two, three, silent: seen.every(({ id, kin }) => bearingOn(condition, id, kin) === '0') };
   });
 }
+
+/** What a cause has to do with a sign, as a key: causes with the same are alike to it; "0" for nothing. */
+const bearingOn = (condition: ConditionFacts, sign: string, kin: Finding['kin']) =>
+  condition.signs[sign] === 'never' ? `never ${shownBy(condition, sign, kin)}` : String(shownBy(condition, sign, kin));
 
 function gatesOf(
   groups: readonly Group[],
@@ -111,11 +118,10 @@ function gatesOf(
   const unseen = new Float64Array((groups.length + 1) * count).fill(1);
   const leakLeft = new Float64Array((groups.length + 1) * count).fill(1);
   groups.forEach(({ members }, g) => {
-    const { signs } = candidates[members[0]!]!.condition;
-    seen.forEach(({ id }, f) => {
-      const frequency = signs[id];
-      if (frequency === 'never') leakLeft[g * count + f] = leakUnderNever;
-      else if (frequency !== undefined) unseen[g * count + f] = 1 - frequencyTable[frequency];
+    const { condition } = candidates[members[0]!]!;
+    seen.forEach(({ id, kin }, f) => {
+      if (condition.signs[id] === 'never') leakLeft[g * count + f] = leakUnderNever;
+      unseen[g * count + f] = 1 - shownBy(condition, id, kin);
     });
   });
   const nobody = groups.length;

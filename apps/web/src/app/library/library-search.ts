@@ -60,10 +60,12 @@ function explainers(
   reading: WordReading | undefined,
   host: Host | undefined,
 ): FoundTrouble[] {
-  const read = reading?.read.flatMap((finding) => {
-    const facts = index.signs.find(({ id }) => id === finding.sign);
-    return facts ? [{ facts, finding }] : [];
-  });
+  const read =
+    reading &&
+    [...reading.read, ...reading.doubtful].flatMap((finding) => {
+      const facts = index.signs.find(({ id }) => id === finding.sign);
+      return facts ? [{ facts, finding }] : [];
+    });
   if (!read?.some(({ finding }) => finding.state === 'seen')) return [];
   return conditions
     .map((condition) => {

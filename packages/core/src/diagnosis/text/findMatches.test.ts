@@ -16,7 +16,7 @@ const lexicon = buildLexicon({
 });
 const findIn = (known: Lexicon, text: string, usual?: ReadonlyMap<string, number>) => {
   const tokens = tokenise(text, known.language);
-  return findMatches(tokens, scopesOf(tokens, known.language), known, usual);
+  return findMatches(tokens, scopesOf(tokens, known.language), known, usual && { usual, ownNames: new Set() });
 };
 const find = (text: string, usual?: ReadonlyMap<string, number>) => findIn(lexicon, text, usual);
 const best = (text: string, usual?: ReadonlyMap<string, number>) => find(text, usual).find(({ meaning }) => meaning.kind === 'sign');
@@ -72,7 +72,36 @@ test('common words make a reading together, by themselves none', () => {
 test('a match that is hardly meant is left out', () => {
   const spots = [...'abcdef'].map((letter) => sign(letter, `small ${letter}${letter} spots`));
   const thin = buildLexicon({ ...testKnowledge, signs: [...spots, sign('scurf', 'small spots')] });
-  const found = (usual?: ReadonlyMap<string, number>) => findIn(thin, 'small spots', usual).length;
+  const found = (usual?: ReadonlyMap<string, number>) => findIn(thin, 'small spots that we saw one day when we walked along', usual).length;
   expect(found()).toBe(1);
   expect(found(new Map())).toBe(0);
+});
+
+test('the name of the plant in question adds nothing, and after “in” it means what is gathered of it', () => {
+  const plums = buildLexicon({
+    ...testKnowledge,
+    signs: [sign('grubs', 'grubs in fruit', 'fruit with grubs'), sign('jam', 'plum jam smell', 'smells of plum'), sign('x', 'orchard')],
+    languages: [{ ...testKnowledge.languages[0]!, crops: { fruit: 'fruit' }, within: ['in'] }],
+  });
+  const tree = {
+    usual: new Map([
+      ['grubs', 0.5],
+      ['jam', 0.5],
+    ]),
+    ownNames: new Set(['plum']),
+    crop: 'fruit',
+  };
+  const on = (text: string, plant?: typeof tree) => {
+    const tokens = tokenise(text, plums.language);
+    return findMatches(tokens, scopesOf(tokens, plums.language), plums, plant).filter(({ meaning }) => meaning.kind === 'sign');
+  };
+  expect(on('grubs in my plums', tree)[0]!.meaning.id).toBe('grubs');
+  expect(on('my plums and a heap of grubs', tree).map(({ meaning }) => meaning.id)).not.toContain('grubs');
+  const [known, unknown] = [tree, { ...tree, ownNames: new Set<string>() }].map((plant) => on('it smells of plum', plant)[0]!.score);
+  expect(known).toBeLessThan(unknown!);
+});
+
+test('in a long text more is read by accident', () => {
+  const long = 'grey crust and one day we went along by train for several hours over hills with cousins';
+  expect(best(long)!.sure).toBeLessThan(best('grey crust')!.sure);
 });

@@ -1,4 +1,5 @@
 import type { Lexicon, Meaning, Phrase } from './lexicon.js';
+import type { PlantTold } from './plantTold.js';
 import type { Scope } from './scopes.js';
 import type { Token } from './tokens.js';
 
@@ -32,7 +33,8 @@ const correctedSure = 0.3;
 // Log odds that a match is what was meant: so much to begin with, and so much for each point of its score. Fitted by eye to the readings of
 // the tuning descriptions: a score of 3 is right 3 times in 10, of 5 6 in 10, of 7 9 in 10, of 10 and more 98 in 100; unexpected ones were
 // never right.
-const sureness = { start: -3, each: 0.7 };
+// The more words there are, the more of them fit something by accident.
+const sureness = { start: -3, each: 0.7, short: 0.8, usualWords: 12, manyWords: 48 };
 
 // A reading that goes on over a comma is this much weaker, and only words that stand close together may.
 const overComma = 0.7;
@@ -62,31 +64,64 @@ const leastSure = 0.05;
 /**
  * Every reading that a text allows, whole phrases and loose words, strongest first. They may contradict each other.
  *
- * @param usual - how usual the signs are that something on the host in question shows, 0 to 1; all signs are alike when it is not given
+ * @param plant - the plant that the text is about; without one all signs are alike
  */
-export function findMatches(
-  tokens: readonly Token[],
-  scopes: readonly Scope[],
-  lexicon: Lexicon,
-  usual?: ReadonlyMap<string, number>,
-): Match[] {
+export function findMatches(tokens: readonly Token[], scopes: readonly Scope[], lexicon: Lexicon, plant?: PlantTold): Match[] {
   const content = tokens.flatMap((token, i) => (lexicon.language.fillers.has(token.word) ? [] : [i]));
   const positions = indexByStem(tokens, content);
   const all = indexByStem(tokens, tokens.keys());
+  if (plant?.crop) for (const i of cropNames(tokens, lexicon, plant)) positions.set(plant.crop, [...(positions.get(plant.crop) ?? []), i]);
   const whole = lexicon.phrases.flatMap((phrase) =>
     findPhrase(phrase, tokens, scopes, onlyFillers(phrase, positions) ? all : positions, lexicon),
   );
-  return [...whole, ...findLoose(tokens, scopes, content, lexicon)]
+  const telling = content.filter((i) => !plant?.ownNames.has(tokens[i]!.stem));
+  return [...whole, ...findLoose(tokens, scopes, telling, lexicon)]
+    .map((match) => (plant ? withoutOwnName(match, tokens, lexicon, plant) : match))
     .filter(({ at }) => isTold(at, tokens, scopes, lexicon))
-    .map((match) => weighed(match, tokens, usual && match.meaning.kind === 'sign' ? usual.get(match.meaning.id) : middling))
+    .map((match) =>
+      weighed(match, tokens, plant && match.meaning.kind === 'sign' ? plant.usual.get(match.meaning.id) : middling, content.length),
+    )
     .map((match) => inScope(match, tokens, scopes, lexicon))
     .filter(({ meaning, sure }) => meaning.kind !== 'sign' || sure >= leastSure)
     .sort((a, b) => b.score - a.score || a.at[0]! - b.at[0]!);
 }
 
-function weighed(match: Omit<Match, 'sure'>, tokens: readonly Token[], usual: number | undefined): Match {
+/** Where the plant's name stands for what is gathered of it: "maggots in my plums". */
+function cropNames(tokens: readonly Token[], { language }: Lexicon, { ownNames }: PlantTold): number[] {
+  return [...tokens.keys()].filter(
+    (i) =>
+      ownNames.has(tokens[i]!.stem) &&
+      [1, 2].some((back) => language.within.has(tokens[i - back]?.word ?? '') && tokens[i - back]!.clause === tokens[i]!.clause),
+  );
+}
+
+/** The name of the plant in question is in every text about it, and adds nothing to what the other words tell. */
+function withoutOwnName(
+  match: Omit<Match, 'sure'>,
+  tokens: readonly Token[],
+  { rarity }: Lexicon,
+  { ownNames }: PlantTold,
+): Omit<Match, 'sure'> {
+  if (match.meaning.kind !== 'sign') return match;
+  const [own, others] = [true, false].map((wanted) =>
+    match.at
+      .map((i) => tokens[i]!.stem)
+      .filter((stem) => ownNames.has(stem) === wanted)
+      .reduce((sum, stem) => sum + rarity(stem), 0),
+  ) as [number, number];
+  return own === 0 || others === 0 ? match : { ...match, score: (match.score * others) / (own + others) };
+}
+
+function weighed(match: Omit<Match, 'sure'>, tokens: readonly Token[], usual: number | undefined, words: number): Match {
   const slips = match.at.filter((i) => tokens[i]!.corrected).length;
-  const sure = correctedSure ** (slips / match.at.length) / (1 + Math.exp(-sureness.start - sureness.each * match.score));
+  const sure =
+    correctedSure ** (slips / match.at.length) /
+    (1 +
+      Math.exp(
+        -sureness.start -
+          sureness.each * match.score -
+          sureness.short * Math.log(sureness.usualWords / Math.min(sureness.manyWords, Math.max(2, words))),
+      ));
   if (usual === 0) return { ...match, score: 0, sure: 0 };
   if (usual === undefined) return { ...match, score: match.score * unexpectedShare, sure: sure * unexpectedSure };
   return { ...match, score: match.score * (1 + usualWeight * (usual - middling)), sure };

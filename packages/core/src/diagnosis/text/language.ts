@@ -33,6 +33,9 @@ export interface LanguageFacts {
   readonly copulas?: readonly string[] | undefined;
   /** a part of the plant and its names: what is said after one is said of that part */
   readonly parts?: Readonly<Record<string, readonly string[]>> | undefined;
+  /** what of a plant is gathered → the word for it: after one of `within` a plant's name means that ("maggots in my plums") */
+  readonly crops?: Readonly<Record<string, string>> | undefined;
+  readonly within?: readonly string[] | undefined;
   /** what happened, and weather, soil and care, as growers tell it: no signs, but they make some causes likelier */
   readonly events?: Readonly<Record<string, readonly string[]>> | undefined;
   /** a word and those that mean the same to a grower */
@@ -60,6 +63,8 @@ export interface Language {
   readonly copulas: ReadonlySet<string>;
   /** word → part of the plant */
   readonly parts: ReadonlyMap<string, string>;
+  readonly crops: ReadonlyMap<string, string>;
+  readonly within: ReadonlySet<string>;
   /** the stem of a folded word, after like-meaning words have become one */
   readonly stemOf: (word: string) => string;
 }
@@ -100,6 +105,8 @@ export function readyLanguage(facts: LanguageFacts): Language {
     wellness: new Set(facts.wellness),
     copulas: new Set(facts.copulas),
     parts: new Map(Object.entries(facts.parts ?? {}).flatMap(([part, words]) => words.map((word) => [word, part] as const))),
+    crops: new Map(Object.entries(facts.crops ?? {}).map(([crop, word]) => [crop, stemOf(word)])),
+    within: new Set(facts.within),
     stemOf,
   };
 }

@@ -1,5 +1,7 @@
 import type { Knowledge } from '../knowledge.js';
 import type { Onset } from '../onset.js';
+import type { Kin } from './kinOfSigns.js';
+import { kinOfSigns } from './kinOfSigns.js';
 import type { Language } from './language.js';
 import { readyLanguage } from './language.js';
 import { contentStems } from './tokens.js';
@@ -30,6 +32,8 @@ export interface Lexicon {
   /** stem → the signs whose words hold it */
   readonly hints: ReadonlyMap<string, readonly Hint[]>;
   readonly vocabulary: ReadonlySet<string>;
+  /** how much a stem tells: 0 for one that every sign shares */
+  readonly rarity: (stem: string) => number;
   /** stems that many signs share (leaf, brown, spot): they may serve two readings at once */
   readonly generic: ReadonlySet<string>;
   /** sign → the part of the plant that it is on; animals are left out, since they walk */
@@ -38,6 +42,8 @@ export interface Lexicon {
   readonly ordinary: ReadonlySet<string>;
   /** negations, as stems */
   readonly denials: ReadonlySet<string>;
+  /** sign → those that are told in much the same words */
+  readonly kin: ReadonlyMap<string, readonly Kin[]>;
   /** what is told of an event in one word, or in words of any letter, so that only the very words mean it ("hail", "put outside") */
   readonly literal: readonly { readonly words: readonly string[]; readonly event: string }[];
 }
@@ -98,6 +104,7 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
   // found everywhere.
   const denials = new Set([...language.negations].map(language.stemOf));
   const inPhrases = countInPhrases(entries);
+  const animals = new Set(signs.filter(({ drawing }) => drawing?.organ === 'creature').map(({ id }) => id));
   const isOwn = (stem: string, sign: string) =>
     !ordinary.has(stem) && (owners.get(stem)!.size <= singleUpTo || inPhrases.get(stem)!.get(sign)! >= ownFrom);
   const tellsNothing = (stem: string) => generic.has(stem) || ordinary.has(stem);
@@ -112,11 +119,13 @@ export function buildLexicon({ signs, hosts, languages }: Pick<Knowledge, 'signs
     language,
     phrases,
     hints: hintsByStem(inPhrases, rarity, new Set([...denials, ...ordinary])),
+    rarity,
     vocabulary: new Set(entries.flatMap(({ stems }) => stems)),
     generic,
-    partOf: new Map(signs.filter(({ drawing }) => drawing?.organ !== 'creature').map(({ id, part }) => [id, part])),
+    partOf: new Map(signs.filter(({ id }) => !animals.has(id)).map(({ id, part }) => [id, part])),
     ordinary,
     denials,
+    kin: kinOfSigns(inPhrases, (sign) => animals.has(sign)),
     literal: events.filter(isLiteral).map(({ text, id }) => ({ words: text.split(' '), event: id })),
   };
 }

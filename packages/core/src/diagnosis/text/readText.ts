@@ -4,6 +4,7 @@ import { correctTypo } from './correctTypo.js';
 import { findMatches } from './findMatches.js';
 import type { Match } from './findMatches.js';
 import type { Lexicon } from './lexicon.js';
+import type { PlantTold } from './plantTold.js';
 import { scopesOf } from './scopes.js';
 import type { Scope } from './scopes.js';
 import { tokenise } from './tokens.js';
@@ -18,6 +19,8 @@ export interface Reading extends Finding {
 
 export interface TextReading {
   readonly read: readonly Reading[];
+  /** readings that are too doubtful to be shown: they weigh a little all the same */
+  readonly doubtful: readonly Reading[];
   readonly hosts: readonly { readonly host: string; readonly phrase: string }[];
   readonly onset?: Onset;
   /** what happened, weather and care, which are no signs */
@@ -28,6 +31,8 @@ export interface TextReading {
   readonly stems: { readonly unread: readonly string[]; readonly read: readonly string[] };
 }
 
+// A sign that was read less surely than this is not told to the grower.
+const toldFrom = 0.25;
 // What is left of a reading's sureness when the text also says the opposite.
 const contradicted = 0.5;
 
@@ -39,16 +44,16 @@ const contradicted = 0.5;
  * was not understood is given back.
  *
  * @param text - up to some thousands of words
- * @param usual - how usual the signs are that something on the host in question shows, 0 to 1: they are the likelier meaning of doubtful words
+ * @param plant - the plant that it is about: what is usual on it is the likelier meaning of doubtful words
  * @example
  * readText('sticky leaves but no webs', lexicon).read
  * // => [{ sign: 'sticky-leaves', state: 'seen', phrase: 'sticky leaves' }, { sign: 'leaf-webbing', state: 'absent', phrase: 'no webs' }]
  */
-export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<string, number>): TextReading {
+export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): TextReading {
   const tokens = correctTokens(tokenise(text, lexicon.language), lexicon);
   const scopes = scopesOf(tokens, lexicon.language);
   const used = new Set<number>();
-  const matches = findMatches(tokens, scopes, lexicon, usual);
+  const matches = findMatches(tokens, scopes, lexicon, plant);
   const events = eventsIn(text, tokens, scopes, matches, lexicon);
   const kept = matches.filter(({ at, meaning }) => {
     const fresh = meaning.kind !== 'event' && isFresh(at, tokens, used, lexicon);
@@ -68,8 +73,9 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
       const state = negator === undefined ? 'seen' : 'absent';
       const known = read.findIndex(({ sign }) => sign === meaning.id);
       if (known >= 0) {
-        // What is said and denied stays as it was said first, and is hardly sure.
-        if (read[known]!.state !== state) read[known] = { ...read[known]!, sure: read[known]!.sure * contradicted };
+        // What is said and denied stays as it was said first, and is hardly sure; what is said again is surer.
+        const before = read[known]!;
+        read[known] = { ...before, sure: before.state === state ? 1 - (1 - before.sure) * (1 - sure) : before.sure * contradicted };
         continue;
       }
       const phrase =
@@ -89,7 +95,8 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
     (i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word),
   );
   return {
-    read,
+    read: read.filter(isTold),
+    doubtful: read.filter((one) => !isTold(one)),
     hosts,
     events,
     ...(onset && { onset }),
@@ -97,6 +104,9 @@ export function readText(text: string, lexicon: Lexicon, usual?: ReadonlyMap<str
     stems: { unread: toldStems(left), read: toldStems([...used]) },
   };
 }
+
+/** Who denies something has it in mind: only what is said to be there may be an accident of words. */
+const isTold = ({ state, sure }: Reading) => state === 'absent' || sure >= toldFrom;
 
 function correctTokens(tokens: readonly Token[], { vocabulary, language }: Lexicon): Token[] {
   const corrected = new Map<string, string>();

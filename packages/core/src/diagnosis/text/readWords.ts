@@ -1,8 +1,9 @@
-import type { HostFacts, Knowledge } from '../knowledge.js';
+import type { Finding, HostFacts, Knowledge } from '../knowledge.js';
 import { priorLogOdds, susceptibility } from '../prior.js';
 import { frequencyTable } from '../probabilityTable.js';
 import { buildLexicon } from './lexicon.js';
 import type { Lexicon } from './lexicon.js';
+import { plantTold } from './plantTold.js';
 import { readText } from './readText.js';
 import type { TextReading } from './readText.js';
 import { hintsFrom, wordsOfEntries } from './wordsOf.js';
@@ -36,12 +37,28 @@ function readerOf(knowledge: Knowledge): Reader {
 /** Read a grower's words with the lexicon of a knowledge base, which is built once, and in the light of the plant that they are about. */
 export function readWords(knowledge: Knowledge, text: string, host?: HostFacts): WordReading {
   if (text.trim() === '')
-    return { read: [], hosts: [], events: [], unread: [], stems: { unread: [], read: [] }, hints: new Map(), unreadTelling: [] };
+    return {
+      read: [],
+      doubtful: [],
+      hosts: [],
+      events: [],
+      unread: [],
+      stems: { unread: [], read: [] },
+      hints: new Map(),
+      unreadTelling: [],
+    };
   const { lexicon, words } = readerOf(knowledge);
-  const reading = readText(text, lexicon, host && usualOn(knowledge, host));
+  const reading = readText(text, lexicon, host && plantTold(host, usualOn(knowledge, host), lexicon.language));
   const hints = hintsFrom(reading.stems, words);
   return { ...reading, hints, unreadTelling: unexplained(reading.stems.unread, lexicon) };
 }
+
+/** Findings that were read and not confirmed, each with the signs that may have been told in its words. */
+export const withKin = (knowledge: Knowledge, findings: readonly Finding[]): Finding[] =>
+  findings.map((finding) => {
+    const isRead = finding.state === 'seen' && (finding.sure ?? 1) < 1;
+    return isRead ? { ...finding, kin: readerOf(knowledge).lexicon.kin.get(finding.sign) } : finding;
+  });
 
 /** Words that only some signs use: said of the plant, they must mean something. */
 const unexplained = (unread: readonly string[], { language, vocabulary, generic, ordinary }: Lexicon) =>
