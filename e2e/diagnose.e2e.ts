@@ -28,7 +28,7 @@ test('two causes and a beetle that came after one of them are told apart by the 
     await expect(causes).toHaveAttribute('aria-busy', 'false');
   }
   await expect(enough).toBeVisible();
-  await expect(causes).toContainText('Sap beetles comes in the wake of Crown rot (Phytophthora)');
+  await expect(causes).toContainText('Behind Sap beetles: Crown rot (Phytophthora)');
   const names = await causes.getByRole('listitem').getByRole('heading').allTextContents();
   expect(names.slice(0, 3).map((name) => name.trim())).toEqual(
     expect.arrayContaining(['Spider mite', 'Crown rot (Phytophthora)', 'Sap beetles']),

@@ -28,7 +28,7 @@ const pictures = [
   { name: 'case', cause: 'Soft scale' },
   { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
-  { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur' },
+  { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' } },
   { name: 'log', path: 'log' },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
@@ -94,7 +94,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', at, size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', at, fill = {}, size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -106,6 +106,7 @@ async function show(page, garden, { path, cause, tab = '', at, size = wide, look
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
+  for (const [field, value] of Object.entries(fill)) await page.getByLabel(field).fill(value);
   if (at) await page.getByRole('heading', { name: at, exact: true }).evaluate((heading) => heading.scrollIntoView());
   // The worker answers after the page is there.
   if (cause) await page.waitForFunction(() => !/Weighing the causes|Judging the options/.test(document.body.textContent ?? ''));

@@ -1,16 +1,11 @@
 import { z } from 'zod';
 import { contradictionsIn } from './contradictions.js';
+import type { EntryFault } from './contradictions.js';
 import { brokenReferences } from './crossCheck.js';
 import { check, condition, host, intervention, region, sign } from './entries.js';
 import type { Library } from './entries.js';
 import { withOwnEntries } from './withOwnEntries.js';
 import type { OwnEntryFacts, OwnKind } from './withOwnEntries.js';
-
-/** One thing that is wrong with an own entry, and where. */
-export interface EntryFault {
-  readonly path: readonly (string | number)[];
-  readonly message: string;
-}
 
 const schemas = {
   conditions: condition,

@@ -1,7 +1,12 @@
-import type { EntryFault } from './checkOwnEntry.js';
 import type { Check, Condition, Host, Intervention, Library, Region } from './entries.js';
 import { harm, risk } from './vocabulary.js';
 import type { OwnEntryFacts } from './withOwnEntries.js';
+
+/** One thing that is wrong with an own entry, and where. */
+export interface EntryFault {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
 
 // More of a product than this share of the water is a slip of the keys; salt, lime and vinegar stay below it.
 const mostMlPerL = 500;

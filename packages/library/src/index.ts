@@ -8,7 +8,7 @@ export { conditionKind, evidence, frequency, hiding, onset, part, pattern, role,
 // Reading
 export { crossCheck } from './crossCheck.js';
 export { checkOwnEntry } from './checkOwnEntry.js';
-export type { EntryFault } from './checkOwnEntry.js';
+export type { EntryFault } from './contradictions.js';
 export { ownKinds, withOwnEntries } from './withOwnEntries.js';
 export type { OwnEntryFacts, OwnKind } from './withOwnEntries.js';
 export { findByName, searchByName } from './names/find.js';

@@ -21,7 +21,7 @@ test('what came in the wake of what is told when both are likely, and not before
     { code: 'follows', condition: 'soot', other: 'aphid' },
     { code: 'carries', condition: 'ant', other: 'aphid' },
   ]);
-  expect(told(0.1)).toEqual([{ code: 'carries', condition: 'ant', other: 'aphid' }]);
+  expect(told(0.2)).toEqual([{ code: 'carries', condition: 'ant', other: 'aphid' }]);
 });
 
 test('a follower is likelier beside what it follows', () => {

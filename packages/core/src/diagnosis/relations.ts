@@ -8,14 +8,16 @@ export interface Relation {
 }
 
 // Below this a cause is too unlikely to be told as part of a story.
-const toldFrom = 0.15;
+const toldFrom = 0.3;
 
-/** How the likely causes hang together: what to treat first, and what carries it on. */
+/** How the likely causes hang together: what to treat first, and what carries it on; of one pair one thing is told. */
 export function relationsAmong(causes: readonly { readonly condition: ConditionFacts; readonly probability: number }[]): Relation[] {
   const likely = causes.filter(({ probability }) => probability >= toldFrom).map(({ condition }) => condition);
   const present = new Set(likely.map(({ id }) => id));
   return likely.flatMap(({ id, follows = [], carries = [] }) => [
     ...follows.filter((other) => present.has(other)).map((other): Relation => ({ code: 'follows', condition: id, other })),
-    ...carries.filter((other) => present.has(other)).map((other): Relation => ({ code: 'carries', condition: id, other })),
+    ...carries
+      .filter((other) => present.has(other) && !follows.includes(other))
+      .map((other): Relation => ({ code: 'carries', condition: id, other })),
   ]);
 }

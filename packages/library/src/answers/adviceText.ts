@@ -4,8 +4,6 @@ import type { Condition } from '../entries.js';
 import { days } from './countedWords.js';
 
 const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
-const listed = (names: readonly string[]) =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and then ${names[names.length - 1]!}`;
 
 /** One plain sentence: what we would do here today, and why. */
 export function adviceText(
@@ -26,7 +24,10 @@ export function adviceText(
   if (chosen.rung === 'removal') return `${first.name} today: what it could still do to its neighbours weighs more than the plant.`;
   const saving =
     Math.round((100 * (1 - plan.reduce((left, { intervention }) => left * (1 - keptMiddle(options, intervention)), 1))) / 5) * 5;
-  return `Today: ${listed(plan.map(({ name }) => lower(name)))}; that takes away some ${saving} % of ${names} for the least money, work and harm. Look again in ${next}.`;
+  const end = `some ${saving} % of ${names} for the least money, work and harm. Look again in ${next}.`;
+  const [one, ...others] = plan.map(({ name }) => lower(name));
+  if (others.length === 0) return `Today: ${one}; that takes away ${end}`;
+  return `Today, first: ${one}. Then: ${others.join('; ')}. Together they take away ${end}`;
 }
 
 function keptMiddle(options: Judgement['options'], id: string): number {

@@ -27,7 +27,7 @@ const tellingDb = 1;
   template: `
     @for (line of relations(); track line.first + line.last) {
       <p class="fn-care">
-        <b>{{ line.first }}</b> {{ line.words }} <b>{{ line.last }}</b>{{ line.advice }}
+        {{ line.before }} <b>{{ line.first }}</b>: <b>{{ line.last }}</b>. {{ line.advice }}
       </p>
     }
     <ol [fnSlideRows]="answer()">
@@ -72,7 +72,7 @@ const tellingDb = 1;
                 <a [routerLink]="['compare', cause.condition, rival]">Beside {{ library.conditionName(rival) }}</a>
               </p>
             }
-            @for (other of library.conditions().get(cause.condition)?.lookalikes ?? []; track other.condition) {
+            @for (other of lookalikesOf(cause.condition); track other.condition) {
               <p>
                 <b>Not {{ library.conditionName(other.condition) }}:</b> {{ other.tell }}
               </p>
@@ -140,21 +140,27 @@ export class CauseList {
   /** The likeliest other cause, to lay beside this one. */
   protected readonly rivalOf = (condition: string) => this.answer().ranked.find((one) => one.condition !== condition)?.condition;
 
+  /** What a cause is taken for, as far as that is likely at all here. */
+  protected lookalikesOf(condition: string) {
+    const likely = new Set(this.answer().ranked.map((one) => one.condition));
+    return (this.library.conditions().get(condition)?.lookalikes ?? []).filter((other) => likely.has(other.condition));
+  }
+
   /** How the likely causes hang together, in a sentence each. */
   protected readonly relations = computed(() =>
     this.answer().relations.map(({ code, condition, other }) =>
       code === 'follows'
         ? {
+            before: 'Behind',
             first: this.library.conditionName(condition),
-            words: 'comes in the wake of',
             last: this.library.conditionName(other),
-            advice: ': treat that first, or this comes back.',
+            advice: 'Treat that first, or this comes back.',
           }
         : {
+            before: 'Carried from plant to plant by',
             first: this.library.conditionName(condition),
-            words: 'carries',
             last: this.library.conditionName(other),
-            advice: ' from plant to plant: deal with both.',
+            advice: 'Deal with both.',
           },
     ),
   );

@@ -59,8 +59,8 @@ test('what follows what, and what carries what, is said in a sentence', async ()
     { code: 'carries', condition: 'cucumber-beetle', other: 'cucurbit-bacterial-wilt' },
   ];
   const { text } = await show(CauseList, { ...inputs, answer: { ...answer, relations } });
-  expect(text()).toContain('Sooty mould comes in the wake of Soft scale : treat that first, or this comes back.');
-  expect(text()).toContain('Cucumber beetles carries Bacterial wilt of cucurbits from plant to plant: deal with both.');
+  expect(text()).toContain('Behind Sooty mould : Soft scale . Treat that first, or this comes back.');
+  expect(text()).toContain('Carried from plant to plant by Cucumber beetles : Bacterial wilt of cucurbits . Deal with both.');
 });
 
 test('several causes at once are told when that is likely, and how likely it is that it is none of these', async () => {

@@ -40,10 +40,7 @@ export class ConditionEntry {
   protected readonly one = computed(() => this.library.conditions().get(this.entry())!);
   protected readonly signs = computed(() => signsOf(this.one()).filter(({ frequency }) => frequency !== 'never'));
   protected readonly excluded = computed(() => signsOf(this.one()).filter(({ frequency }) => frequency === 'never'));
-  protected readonly leaf = computed(() => {
-    const { often, sometimes } = this.one().hosts;
-    return [...often, ...sometimes].map((id) => this.library.hosts().get(id)?.leaf).find(Boolean) ?? 'ovate';
-  });
+  protected readonly leaf = computed(() => this.library.leafOf(this.one()));
   protected readonly hostGroups = computed(() => {
     const { often, sometimes, seldom } = this.one().hosts;
     return [

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { Library as LibraryIndex, OwnEntryFacts } from '@field-nurse/library';
+import type { Condition, Library as LibraryIndex, OwnEntryFacts } from '@field-nurse/library';
 import { withOwnEntries } from '@field-nurse/library/own';
 import type { DiagnosisPart, PartName } from '@field-nurse/library/parts';
 import { beforeTreatment, joinParts } from '@field-nurse/library/parts';
@@ -81,6 +81,9 @@ export class Library {
   /** "Thrips and sun scorch"; `nameless` for none */
   conditionNames = (ids: readonly string[], nameless = 'Not settled yet') => ids.map(this.conditionName).join(' and ') || nameless;
   interventionName = (id: string) => this.interventions().get(id)?.name ?? id;
+  /** the leaf of the plant that a trouble is most often seen on */
+  leafOf = ({ hosts: { often, sometimes } }: Condition) =>
+    [...often, ...sometimes].map((id) => this.hosts().get(id)?.leaf).find(Boolean) ?? 'ovate';
   signName = (id: string) => this.signs().get(id)?.name ?? id;
 }
 
