@@ -30,3 +30,11 @@ test('another knowledge is read by its own words', () => {
 test('a host is recognised whatever plant is in question', () => {
   expect(readWords(knowledge, 'pears have webs', bean).hosts).toEqual([{ host: 'pear', phrase: 'pears' }]);
 });
+
+test('a sign that no trouble is said to show yet is read on any plant', () => {
+  const written = {
+    ...knowledge,
+    signs: [...knowledge.signs, { ...knowledge.signs[0]!, id: 'lace', name: 'Salt lace', words: ['salty lace'] }],
+  };
+  expect(readWords(written, 'salty lace', bean).read.map(({ sign }) => sign)).toEqual(['lace']);
+});

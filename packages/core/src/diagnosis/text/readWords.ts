@@ -64,6 +64,8 @@ export const withKin = (knowledge: Knowledge, findings: readonly Finding[]): Fin
 const unexplained = (unread: readonly string[], { language, vocabulary, generic, ordinary }: Lexicon) =>
   [...new Set(unread)].filter((stem) => vocabulary.has(stem) && !generic.has(stem) && !ordinary.has(stem) && !language.fillers.has(stem));
 
+const newSign = 0.5;
+
 /**
  * How usual each sign is on a plant beside the others that are shown there, above 0 to 1: a half for the middle one. Signs that the plant's
  * habit cannot show are 0.
@@ -78,6 +80,9 @@ function usualOn({ conditions, signs }: Knowledge, host: HostFacts): Map<string,
   }
   const middle = [...shown.values()].sort((a, b) => a - b)[Math.floor(shown.size / 2)] ?? 0;
   const usual = new Map([...shown].map(([sign, chance]) => [sign, chance / (chance + middle)]));
+  // A sign that no condition is said to show yet, as one that a garden has just written: it may be anywhere.
+  const placed = new Set(conditions.flatMap((one) => Object.keys(one.signs)));
+  for (const { id } of signs) if (!placed.has(id)) usual.set(id, newSign);
   const own = [host.id, host.like, host.family, host.kind, host.habit];
   for (const { id, only } of signs) if (only && !only.some((name) => own.includes(name))) usual.set(id, 0);
   return usual;
