@@ -1,12 +1,13 @@
 import { endpoints } from '@field-nurse/contract';
-import type { GardenSettings } from '@field-nurse/contract';
+import type { GardenSettings, OwnEntry } from '@field-nurse/contract';
 import { dayAt, seasonOf } from '@field-nurse/core/timing';
-import type { Library } from '@field-nurse/library';
+import type { Library, OwnEntryFacts } from '@field-nurse/library';
 import type Router from '@koa/router';
 import { ApiError, invalidField, notFound } from '../http/apiError.js';
 import { answerText, serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
+import { refuseRegionInUse } from '../library/refuseRegionInUse.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { note } from '../security/securityLog.js';
 import { latestChanges } from '../records/changeLog.js';
@@ -90,10 +91,17 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
 
   serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
-    const undone = await undoChange(db, body.undoes, writeOf(deps, { params, body, access }), ({ subject, personId }) => {
-      if (access.role === 'adviser' && (subject !== 'comments' || personId !== access.person!.id))
-        throw new ApiError(403, 'not-allowed', 'You advise this garden: you may take back your own comments.');
-    });
+    const undone = await undoChange(
+      db,
+      body.undoes,
+      writeOf(deps, { params, body, access }),
+      async ({ subject, personId, before, after }) => {
+        if (access.role === 'adviser' && (subject !== 'comments' || personId !== access.person!.id))
+          throw new ApiError(403, 'not-allowed', 'You advise this garden: you may take back your own comments.');
+        const wasThere = before !== null && (before as Partial<OwnEntry>).endedOn === null;
+        if (subject === 'ownEntries' && after && !wasThere) await refuseRegionInUse(deps, params.garden, after as OwnEntryFacts);
+      },
+    );
     return undone as never;
   });
 }

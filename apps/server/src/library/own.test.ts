@@ -106,10 +106,14 @@ test('the rules that hold in the garden stay until others do', async () => {
   const path = garden.path('ownEntries', id);
   const choose = (name: string) => garden.owner.status('put', `/api/v1/gardens/${garden.garden}`, { ...settings, region: name });
   expect(await choose('holm')).toBe(400);
-  await garden.owner.send('put', path, fresh(value));
+  const made = fresh(value);
+  await garden.owner.send('put', path, made);
   expect(await choose('holm')).toBe(200);
   const out = { change: randomUUID(), version: 1, value: { ...value, endedOn: '2026-07-18' } };
   expect(await garden.owner.status('put', path, out)).toBe(409);
+  expect(await garden.owner.status('post', `/api/v1/gardens/${garden.garden}/undo`, { change: randomUUID(), undoes: made.change })).toBe(
+    409,
+  );
   expect(await choose('neutral')).toBe(200);
   expect(await garden.owner.status('put', path, out)).toBe(200);
 });

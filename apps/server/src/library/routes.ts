@@ -10,13 +10,16 @@ import type { Deps } from '../deps.js';
 /** Reading the reference library. */
 export function libraryRoutes(router: Router, deps: Deps): void {
   const { library, pressedParts } = deps;
-  const parts = partsOf(library);
+  // Two megabytes are written out once, and not for each caller.
+  const whole = JSON.stringify(library);
+  const { diagnosis, treatment } = partsOf(library);
+  const parts = { diagnosis: JSON.stringify(diagnosis), treatment: JSON.stringify(treatment) };
   serve(router, deps, endpoints.libraryIndex, ({ ctx }) => {
     isFresh(ctx, library.version);
-    return library;
+    return answerText(whole);
   });
   serve(router, deps, endpoints.libraryPart, ({ params: { part }, ctx }) => {
-    if (isFresh(ctx, library.version) || !pressedParts || !ctx.acceptsEncodings('br')) return { ...parts[part] };
+    if (isFresh(ctx, library.version) || !pressedParts || !ctx.acceptsEncodings('br')) return answerText(parts[part]);
     ctx.set('Content-Encoding', 'br');
     return answerText(pressedParts[part]);
   });

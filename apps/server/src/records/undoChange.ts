@@ -18,9 +18,9 @@ interface Undone {
 /**
  * Take a change back: the record stands as before it, under a new version. Refused when the record has changed since, or when others hang on it.
  *
- * @param mayUndo - throws for a change that this person may not take back
+ * @param mayUndo - throws for a change that may not be taken back, or not by this person
  */
-export async function undoChange(db: Db, undoes: string, write: Write, mayUndo: (change: ChangeRow) => void): Promise<Undone> {
+export async function undoChange(db: Db, undoes: string, write: Write, mayUndo: (change: ChangeRow) => Promise<void>): Promise<Undone> {
   const { gardenId } = write;
   return db.transaction(async (tx) => {
     const garden = await takeTurn(tx, gardenId);
@@ -31,7 +31,7 @@ export async function undoChange(db: Db, undoes: string, write: Write, mayUndo: 
       .from(changes)
       .where(and(eq(changes.gardenId, gardenId), eq(changes.id, undoes)));
     if (!target) throw notFound('This change');
-    mayUndo(target);
+    await mayUndo(target);
     const { subject, recordId } = target as ChangeRow & { subject: Subject };
     const current: Row | null = await recordById(tx, subject, gardenId, recordId);
     const history = await historyOf(tx, gardenId, recordId);

@@ -1,6 +1,7 @@
-import { effect, inject, Injectable, untracked } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import type { CalculationAnswer, CalculationName, CalculationRequest } from '@field-nurse/contract';
 import type { LookPlan, WordReading } from '@field-nurse/core/diagnosis';
+import type { Library as LibraryIndex } from '@field-nurse/library';
 import type { Calculated } from '@field-nurse/library/answers';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
@@ -12,15 +13,8 @@ import { createCalcWorker } from './calc-worker-factory';
 @Injectable({ providedIn: 'root' })
 export class Calc {
   readonly #library = inject(Library);
-  #ready: Promise<Remote<CalcWorker>> | undefined;
-
-  constructor() {
-    // Entries of the garden's own come and go; what is asked after that is answered with them.
-    effect(() => {
-      const index = this.#library.known();
-      if (index && this.#ready) void untracked(() => this.#ready!.then((worker) => worker.learn(index)));
-    });
-  }
+  #started: Remote<CalcWorker> | undefined;
+  #learned: LibraryIndex | undefined;
 
   readWords = async (text: string, host: string): Promise<WordReading> => (await this.#worker()).readWords(text, host);
   whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
@@ -46,18 +40,15 @@ export class Calc {
     return result.answer;
   }
 
-  #worker(): Promise<Remote<CalcWorker>> {
-    this.#ready ??= this.#start().catch((error: unknown) => {
-      this.#ready = undefined;
-      throw error;
-    });
-    return this.#ready;
-  }
-
-  async #start(): Promise<Remote<CalcWorker>> {
+  /** The worker, which knows the library as it is now: it grows by its second part, and by entries of the garden's own. */
+  async #worker(): Promise<Remote<CalcWorker>> {
     await this.#library.first();
-    const worker = wrap<CalcWorker>(createCalcWorker());
-    await worker.learn(this.#library.known()!);
-    return worker;
+    this.#started ??= wrap<CalcWorker>(createCalcWorker());
+    const index = this.#library.known()!;
+    if (index !== this.#learned) {
+      this.#learned = index;
+      await this.#started.learn(index);
+    }
+    return this.#started;
   }
 }

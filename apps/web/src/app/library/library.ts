@@ -69,9 +69,11 @@ export class Library {
   }
 
   async #join(): Promise<void> {
-    const diagnosis = await this.first();
-    const index = joinParts(diagnosis, await this.#fetch('treatment'));
-    this.#loading.set({ status: 'whole', index });
+    const [before, treatment] = [await this.first(), await this.#fetch('treatment')];
+    // A release that came between the two has a first part of its own.
+    if (before.version !== treatment.version) this.#first = undefined;
+    this.#loading.set({ status: 'whole', index: joinParts(await this.first(), treatment) });
+    this.#failure.set(undefined);
   }
 
   #fetch = <P extends PartName>(part: P) => firstValueFrom(this.#api.libraryPart(part));
