@@ -4,6 +4,7 @@ import type { EntryFault } from './contradictions.js';
 import { brokenReferences } from './crossCheck.js';
 import { check, condition, host, intervention, region, sign } from './entries.js';
 import type { Library } from './entries.js';
+import { faultText } from './faultText.js';
 import { withOwnEntries } from './withOwnEntries.js';
 import type { OwnEntryFacts, OwnKind } from './withOwnEntries.js';
 
@@ -27,7 +28,7 @@ export function checkOwnEntry(
   kind: OwnKind,
   entry: unknown,
 ): { entry: OwnEntryFacts['entry'] } | { faults: EntryFault[] } {
-  const parsed: z.ZodSafeParseResult<{ id: string }> = schemas[kind].safeParse(entry);
+  const parsed: z.ZodSafeParseResult<{ id: string }> = schemas[kind].safeParse(entry, { error: faultText });
   if (!parsed.success)
     return { faults: parsed.error.issues.map(({ path, message }) => ({ path: path.filter((key) => typeof key !== 'symbol'), message })) };
   const contradictions = contradictionsIn(library, { kind, entry: parsed.data });
