@@ -116,3 +116,6 @@ export const leafShape = z.enum([
   'chain',
   'pearls',
 ]);
+
+/** One interval in percent or days: low, high. */
+export const range = z.tuple([z.number(), z.number()]).refine(([low, high]) => low <= high, 'low first');
