@@ -47,7 +47,14 @@ test('the weights of a list are set, entries added by any of their names, and ta
     ['always', 'nearly always'],
     ['often', 'often'],
   ] as const;
-  const { page, told, press, type, set } = await show(WeighedList, { addLabel: 'Add a sign', rows, entries, weights, atFirst: 'often' });
+  const { page, told, press, type, set } = await show(WeighedList, {
+    legend: 'Signs',
+    addLabel: 'Add a sign',
+    rows,
+    entries,
+    weights,
+    atFirst: 'often',
+  });
   const put = told('put');
   const select = page.getByRole<HTMLSelectElement>('combobox', { name: 'Fine webbing' });
   expect(select.value).toBe('often');

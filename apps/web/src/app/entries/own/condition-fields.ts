@@ -1,7 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
-import { MatSelectModule } from '@angular/material/select';
 import type { Condition } from '@field-nurse/library';
 import { Library } from '../../library/library';
 import { signsOf } from '../../library/library-search';
@@ -9,6 +6,9 @@ import { Fault } from './fault';
 import { toggled } from './lists';
 import type { Help, HostLevel } from './own-draft';
 import { helpOf, helpRanges, withCheck, withHost, withSign, withTreatment } from './own-draft';
+import { OwnChoice } from './own-choice';
+import { OwnChoices } from './own-choices';
+import { OwnText } from './own-text';
 import type { Put } from './weighed-list';
 import { WeighedList } from './weighed-list';
 
@@ -34,79 +34,63 @@ const helps = Object.keys(helpRanges).map((word) => [word, word] as const);
 /** What is written of a trouble. */
 @Component({
   selector: 'fn-condition-fields',
-  imports: [Fault, MatFormFieldModule, MatInputModule, MatSelectModule, WeighedList],
+  imports: [Fault, OwnChoice, OwnChoices, OwnText, WeighedList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './fields.scss',
   template: `
-    <div>
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>In a sentence</mat-label>
-        <textarea matInput #summary rows="2" maxlength="1200" [value]="one().summary" (change)="put({ summary: summary.value })"></textarea>
-      </mat-form-field>
-      <fn-fault [of]="faults()" at="summary" />
-    </div>
+    <fn-own-text
+      label="In a sentence"
+      [rows]="2"
+      [value]="one().summary"
+      [fault]="faults().get('summary')"
+      (typed)="put({ summary: $event })"
+    />
     <div class="fn-form">
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>How common here</mat-label>
-        <mat-select [value]="one().common" (selectionChange)="put({ common: $event.value })">
-          @for (row of commons; track row[0]) {
-            <mat-option [value]="row[0]">{{ row[1] }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
+      <fn-own-choice label="How common here" [choices]="commons" [value]="one().common" (chosen)="put({ common: $event })" />
     </div>
     <fieldset>
       <legend>Months <span class="fn-small">as in the north</span></legend>
-      <div class="choices">
-        @for (month of months; track month.number) {
-          <button type="button" [attr.aria-pressed]="one().months.includes(month.number)" (click)="toggleMonth(month.number)">
-            {{ month.name }}
-          </button>
-        }
-      </div>
-      <fn-fault [of]="faults()" at="months" />
+      <fn-own-choices [choices]="months" [chosen]="one().months" (pressed)="toggleMonth($event)" />
+      <fn-fault [line]="faults().get('months')" />
     </fieldset>
-    <fieldset>
-      <legend>Signs</legend>
-      <fn-weighed-list
-        addLabel="Add a sign"
-        atFirst="often"
-        [rows]="signs()"
-        [weights]="frequencies"
-        [entries]="library.index()?.signs ?? []"
-        (put)="putSign($event)"
-      />
-      <fn-fault [of]="faults()" at="signs" />
-    </fieldset>
-    <fieldset>
-      <legend>Plants</legend>
-      <fn-weighed-list
-        addLabel="Add a plant"
-        atFirst="often"
-        [rows]="hosts()"
-        [weights]="levels"
-        [entries]="library.index()?.hosts ?? []"
-        (put)="putHost($event)"
-      />
-      <fn-fault [of]="faults()" at="hosts" />
-    </fieldset>
-    <fieldset>
-      <legend>Looks that settle it</legend>
-      <fn-weighed-list addLabel="Add a look" [rows]="checks()" [entries]="library.index()?.checks ?? []" (put)="putCheck($event)" />
-      <fn-fault [of]="faults()" at="checks" />
-    </fieldset>
-    <fieldset>
-      <legend>What helps, and how much of the trouble it takes</legend>
-      <fn-weighed-list
-        addLabel="Add what helps"
-        atFirst="some"
-        [rows]="treatments()"
-        [weights]="helps"
-        [entries]="library.index()?.interventions ?? []"
-        (put)="putTreatment($event)"
-      />
-      <fn-fault [of]="faults()" at="treat" />
-    </fieldset>
+    <fn-weighed-list
+      legend="Signs"
+      addLabel="Add a sign"
+      atFirst="often"
+      [rows]="signs()"
+      [weights]="frequencies"
+      [entries]="library.index()?.signs ?? []"
+      [fault]="faults().get('signs')"
+      (put)="putSign($event)"
+    />
+    <fn-weighed-list
+      legend="Plants"
+      addLabel="Add a plant"
+      atFirst="often"
+      [rows]="hosts()"
+      [weights]="levels"
+      [entries]="library.index()?.hosts ?? []"
+      [fault]="faults().get('hosts')"
+      (put)="putHost($event)"
+    />
+    <fn-weighed-list
+      legend="Looks that settle it"
+      addLabel="Add a look"
+      [rows]="checks()"
+      [entries]="library.index()?.checks ?? []"
+      [fault]="faults().get('checks')"
+      (put)="putCheck($event)"
+    />
+    <fn-weighed-list
+      legend="What helps, and how much of the trouble it takes"
+      addLabel="Add what helps"
+      atFirst="some"
+      [rows]="treatments()"
+      [weights]="helps"
+      [entries]="library.index()?.interventions ?? []"
+      [fault]="faults().get('treat')"
+      (put)="putTreatment($event)"
+    />
     <p class="fn-small">
       Its stages are those of the entry it was made from. The file that can be shared holds them too, and can be changed by hand.
     </p>
@@ -122,10 +106,10 @@ export class ConditionFields {
   protected readonly frequencies = frequencies;
   protected readonly levels = levels;
   protected readonly helps = helps;
-  protected readonly months = Array.from({ length: 12 }, (_, i) => ({
-    number: i + 1,
-    name: new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }).format(Date.UTC(2026, i, 1)),
-  }));
+  protected readonly months = Array.from(
+    { length: 12 },
+    (_, i) => [i + 1, new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }).format(Date.UTC(2026, i, 1))] as const,
+  );
 
   protected readonly hosts = computed(() =>
     levels.flatMap(([level]) => this.one().hosts[level].map((id) => ({ id, name: this.library.hostName(id), weight: level }))),

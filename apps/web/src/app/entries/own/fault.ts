@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 
 /** What is wrong with one field of an own entry, below the field. */
 @Component({
@@ -18,8 +18,5 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
   `,
 })
 export class Fault {
-  readonly of = input.required<ReadonlyMap<string, string>>();
-  /** the field */
-  readonly at = input.required<string>();
-  protected readonly line = computed(() => this.of().get(this.at()));
+  readonly line = input<string>();
 }

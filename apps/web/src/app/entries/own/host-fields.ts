@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatSelectModule } from '@angular/material/select';
 import type { Host } from '@field-nurse/library';
 import { Drawing } from '../../drawing/drawing';
+import type { LeafShape } from '../../drawing/leaf';
 import { leafWords } from './leaf-words';
+import { OwnChoice } from './own-choice';
 
 const kinds = [
   ['vegetable', 'vegetable'],
@@ -27,37 +27,16 @@ const habits = [
 /** What is written of a plant. */
 @Component({
   selector: 'fn-host-fields',
-  imports: [Drawing, MatCheckboxModule, MatFormFieldModule, MatSelectModule],
+  imports: [Drawing, MatCheckboxModule, OwnChoice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './fields.scss',
   template: `
     <div class="fn-form">
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Kind of plant</mat-label>
-        <mat-select [value]="one().kind" (selectionChange)="changed.emit({ kind: $event.value })">
-          @for (row of kinds; track row[0]) {
-            <mat-option [value]="row[0]">{{ row[1] }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>How it stands</mat-label>
-        <mat-select [value]="one().habit" (selectionChange)="changed.emit({ habit: $event.value })">
-          @for (row of habits; track row[0]) {
-            <mat-option [value]="row[0]">{{ row[1] }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
+      <fn-own-choice label="Kind of plant" [choices]="kinds" [value]="one().kind" (chosen)="changed.emit({ kind: $event })" />
+      <fn-own-choice label="How it stands" [choices]="habits" [value]="one().habit" (chosen)="changed.emit({ habit: $event })" />
     </div>
     <div class="leaf">
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Its leaf</mat-label>
-        <mat-select [value]="one().leaf" (selectionChange)="changed.emit({ leaf: $event.value })">
-          @for (row of leaves; track row[0]) {
-            <mat-option [value]="row[0]">{{ row[1] }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
+      <fn-own-choice label="Its leaf" [choices]="leaves" [value]="one().leaf" (chosen)="changed.emit({ leaf: $event })" />
       <fn-drawing organ="leaf" mark="" [leaf]="one().leaf" />
     </div>
     <mat-checkbox [checked]="one().eaten" (change)="changed.emit({ eaten: $event.checked })"
@@ -74,5 +53,5 @@ export class HostFields {
   readonly changed = output<Partial<Host>>();
   protected readonly kinds = kinds;
   protected readonly habits = habits;
-  protected readonly leaves = Object.entries(leafWords);
+  protected readonly leaves = Object.entries(leafWords) as [LeafShape, string][];
 }

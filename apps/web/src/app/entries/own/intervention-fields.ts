@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
-import { MatSelectModule } from '@angular/material/select';
 import type { Intervention } from '@field-nurse/library';
 import { rungWords, settingWords } from '../../shared/words';
 import { Fault } from './fault';
 import { linesIn, numberIn, toggled } from './lists';
+import { OwnChoice } from './own-choice';
+import { OwnChoices } from './own-choices';
+import { OwnText } from './own-text';
 
 type Setting = Intervention['settings'][number];
 type Rate = NonNullable<Intervention['rate']>;
@@ -50,161 +50,99 @@ const dangers = [
 /** What is written of something that helps. */
 @Component({
   selector: 'fn-intervention-fields',
-  imports: [Fault, MatCheckboxModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [Fault, MatCheckboxModule, OwnChoice, OwnChoices, OwnText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './fields.scss',
   template: `
-    <div>
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>In a sentence</mat-label>
-        <textarea matInput #summary rows="2" maxlength="1200" [value]="one().summary" (change)="put({ summary: summary.value })"></textarea>
-      </mat-form-field>
-      <fn-fault [of]="faults()" at="summary" />
-    </div>
-    <div>
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>How, a step on each line</mat-label>
-        <textarea
-          matInput
-          #steps
-          rows="5"
-          maxlength="4000"
-          [value]="one().steps.join('\\n')"
-          (change)="put({ steps: lines(steps.value) })"
-        ></textarea>
-      </mat-form-field>
-      <fn-fault [of]="faults()" at="steps" />
-    </div>
+    <fn-own-text
+      label="In a sentence"
+      [rows]="2"
+      [value]="one().summary"
+      [fault]="faults().get('summary')"
+      (typed)="put({ summary: $event })"
+    />
+    <fn-own-text
+      label="How, a step on each line"
+      [rows]="5"
+      [value]="one().steps.join('\\n')"
+      [fault]="faults().get('steps')"
+      (typed)="put({ steps: lines($event) })"
+    />
     <div class="fn-form">
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Kind of help</mat-label>
-        <mat-select [value]="one().rung" (selectionChange)="put({ rung: $event.value })">
-          @for (row of rungs; track row[0]) {
-            <mat-option [value]="row[0]">{{ row[1].word }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
+      <fn-own-choice label="Kind of help" [choices]="rungs" [value]="one().rung" (chosen)="put({ rung: $event })" />
       @for (row of numbers; track row[0]) {
-        <div>
-          <mat-form-field subscriptSizing="dynamic">
-            <mat-label>{{ row[1] }}</mat-label>
-            <input
-              matInput
-              #number
-              type="number"
-              min="0"
-              step="any"
-              [value]="one()[row[0]] ?? ''"
-              (change)="putNumber(row[0], number.value)"
-            />
-          </mat-form-field>
-          <fn-fault [of]="faults()" [at]="row[0]" />
-        </div>
+        <fn-own-text
+          [label]="row[1]"
+          [number]="true"
+          [value]="one()[row[0]] ?? ''"
+          [fault]="faults().get(row[0])"
+          (typed)="putNumber(row[0], $event)"
+        />
       }
     </div>
     @if (one().rate; as rate) {
       <fieldset>
         <legend>Rate of {{ rate.product }} <span class="fn-small">from your label</span></legend>
         <div class="fn-form">
-          <div>
-            <mat-form-field subscriptSizing="dynamic">
-              <mat-label>Rate, {{ rate.unit }} to {{ rate.per.amount }} {{ rate.per.unit }}</mat-label>
-              <input
-                matInput
-                #amount
-                type="number"
-                min="0"
-                step="any"
-                [value]="rate.amount"
-                (change)="putRate({ amount: +amount.value })"
-              />
-            </mat-form-field>
-            <fn-fault [of]="faults()" at="amount" />
-          </div>
-          <div>
-            <mat-form-field subscriptSizing="dynamic">
-              <mat-label>The most that the label allows, {{ rate.labelMax.unit }}</mat-label>
-              <input
-                matInput
-                #most
-                type="number"
-                min="0"
-                step="any"
-                [value]="rate.labelMax.amount"
-                (change)="putRate({ labelMax: { amount: +most.value, unit: rate.labelMax.unit } })"
-              />
-            </mat-form-field>
-            <fn-fault [of]="faults()" at="labelMax" />
-          </div>
-          <mat-form-field subscriptSizing="dynamic">
-            <mat-label>Strength of the product, {{ rate.strength.unit === 'percent' ? '%' : rate.strength.unit }}</mat-label>
-            <input
-              matInput
-              #strength
-              type="number"
-              min="0"
-              step="any"
-              [value]="rate.strength.amount"
-              (change)="putRate({ strength: { amount: +strength.value, unit: rate.strength.unit } })"
-            />
-          </mat-form-field>
+          <fn-own-text
+            [label]="'Rate, ' + rate.unit + ' to ' + rate.per.amount + ' ' + rate.per.unit"
+            [number]="true"
+            [value]="rate.amount"
+            [fault]="faults().get('amount')"
+            (typed)="putRate({ amount: +$event })"
+          />
+          <fn-own-text
+            [label]="'The most that the label allows, ' + rate.labelMax.unit"
+            [number]="true"
+            [value]="rate.labelMax.amount"
+            [fault]="faults().get('labelMax')"
+            (typed)="putRate({ labelMax: { amount: +$event, unit: rate.labelMax.unit } })"
+          />
+          <fn-own-text
+            [label]="'Strength of the product, ' + (rate.strength.unit === 'percent' ? '%' : rate.strength.unit)"
+            [number]="true"
+            [value]="rate.strength.amount"
+            (typed)="putRate({ strength: { amount: +$event, unit: rate.strength.unit } })"
+          />
         </div>
       </fieldset>
     }
     <fieldset>
       <legend>Where it may be used</legend>
-      <div class="choices">
-        @for (row of settings; track row[0]) {
-          <button type="button" [attr.aria-pressed]="one().settings.includes(asSetting(row[0]))" (click)="toggle(asSetting(row[0]))">
-            {{ row[1] }}
-          </button>
-        }
-      </div>
+      <fn-own-choices [choices]="settings" [chosen]="one().settings" (pressed)="toggle($event)" />
+      <fn-fault [line]="faults().get('settings')" />
       <mat-checkbox [checked]="one().onEaten" (change)="put({ onEaten: $event.checked })">Also on what is eaten</mat-checkbox>
-      <fn-fault [of]="faults()" at="settings" />
-      <fn-fault [of]="faults()" at="onEaten" />
+      <fn-fault [line]="faults().get('onEaten')" />
     </fieldset>
     <div class="fn-form">
       @for (danger of dangers; track danger.field) {
-        <div>
-          <mat-form-field subscriptSizing="dynamic">
-            <mat-label>{{ danger.label }}</mat-label>
-            <mat-select [value]="one()[danger.field]" (selectionChange)="putDanger(danger.field, $event.value)">
-              @for (level of danger.levels; track level[0]) {
-                <mat-option [value]="level[0]">{{ level[1] }}</mat-option>
-              }
-            </mat-select>
-          </mat-form-field>
-          <fn-fault [of]="faults()" [at]="danger.field" />
-        </div>
+        <fn-own-choice
+          [label]="danger.label"
+          [choices]="danger.levels"
+          [value]="one()[danger.field]"
+          [fault]="faults().get(danger.field)"
+          (chosen)="putDanger(danger.field, $event)"
+        />
       }
     </div>
-    <div>
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Cautions, one on each line</mat-label>
-        <textarea
-          matInput
-          #cautions
-          rows="3"
-          maxlength="4000"
-          [value]="one().cautions.join('\\n')"
-          (change)="put({ cautions: lines(cautions.value) })"
-        ></textarea>
-      </mat-form-field>
-      <fn-fault [of]="faults()" at="cautions" />
-    </div>
+    <fn-own-text
+      label="Cautions, one on each line"
+      [rows]="3"
+      [value]="one().cautions.join('\\n')"
+      [fault]="faults().get('cautions')"
+      (typed)="put({ cautions: lines($event) })"
+    />
   `,
 })
 export class InterventionFields {
   readonly one = input.required<Intervention>();
   readonly faults = input.required<ReadonlyMap<string, string>>();
   readonly changed = output<Partial<Intervention>>();
-  protected readonly rungs = Object.entries(rungWords);
-  protected readonly settings = Object.entries(settingWords);
+  protected readonly rungs = Object.entries(rungWords).map(([id, { word }]) => [id as Intervention['rung'], word] as const);
+  protected readonly settings = Object.entries(settingWords) as [Setting, string][];
   protected readonly numbers = numbers;
   protected readonly dangers = dangers;
   protected readonly lines = linesIn;
-  protected readonly asSetting = (id: string) => id as Setting;
 
   protected put = (change: Partial<Intervention>) => this.changed.emit(change);
   protected toggle = (setting: Setting) => this.put({ settings: toggled(this.one().settings, setting) });

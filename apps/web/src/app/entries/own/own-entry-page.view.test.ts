@@ -125,7 +125,7 @@ test('a fault stands at its field', async () => {
   await type('Name', 'Shed soap');
   await press(/^Keep it/);
   const most = page.getByLabelText(/^The most that the label allows/);
-  expect(most.closest('div.fn-form > div')!.textContent).toContain('can’t be less than the rate');
+  expect(most.closest('fn-own-text')!.textContent).toContain('can’t be less than the rate');
 });
 
 test('a look and the rules of a region have the fields of their kind', async () => {

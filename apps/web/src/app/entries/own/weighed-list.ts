@@ -4,6 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { searchByName } from '@field-nurse/library/find';
+import { Fault } from './fault';
 
 interface Entry {
   readonly id: string;
@@ -21,13 +22,10 @@ const offered = 8;
 /** Entries of the library that belong to the one that is written, each with a word for how much; found by any of their names. */
 @Component({
   selector: 'fn-weighed-list',
-  imports: [MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule],
+  imports: [Fault, MatAutocompleteModule, MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrl: './fields.scss',
   styles: `
-    :host {
-      display: grid;
-      gap: 8px;
-    }
     ul {
       display: grid;
       gap: 4px;
@@ -54,36 +52,43 @@ const offered = 8;
     }
   `,
   template: `
-    <ul>
-      @for (row of rows(); track row.id) {
-        <li>
-          <span>{{ row.name }}</span>
-          @if (weights().length > 0) {
-            <select [attr.aria-label]="row.name" #weight (change)="put.emit({ id: row.id, weight: weight.value })">
-              @for (one of weights(); track one[0]) {
-                <option [value]="one[0]" [selected]="one[0] === row.weight">{{ one[1] }}</option>
-              }
-            </select>
-          }
-          <button matButton type="button" [attr.aria-label]="'Take out ' + row.name" (click)="put.emit({ id: row.id, weight: null })">
-            Take out
-          </button>
-        </li>
-      }
-    </ul>
-    <mat-form-field subscriptSizing="dynamic">
-      <mat-label>{{ addLabel() }}</mat-label>
-      <input matInput #field [value]="typed()" [matAutocomplete]="list" (input)="typed.set(field.value)" />
-      <mat-autocomplete #list [displayWith]="noName" (optionSelected)="add($event.option.value)">
-        @for (one of found(); track one.id) {
-          <mat-option [value]="one.id">{{ one.name }}</mat-option>
+    <fieldset>
+      <legend>{{ legend() }}</legend>
+      <ul>
+        @for (row of rows(); track row.id) {
+          <li>
+            <span>{{ row.name }}</span>
+            @if (weights().length > 0) {
+              <select [attr.aria-label]="row.name" #weight (change)="put.emit({ id: row.id, weight: weight.value })">
+                @for (one of weights(); track one[0]) {
+                  <option [value]="one[0]" [selected]="one[0] === row.weight">{{ one[1] }}</option>
+                }
+              </select>
+            }
+            <button matButton type="button" [attr.aria-label]="'Take out ' + row.name" (click)="put.emit({ id: row.id, weight: null })">
+              Take out
+            </button>
+          </li>
         }
-      </mat-autocomplete>
-    </mat-form-field>
+      </ul>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>{{ addLabel() }}</mat-label>
+        <input matInput #field [value]="typed()" [matAutocomplete]="list" (input)="typed.set(field.value)" />
+        <mat-autocomplete #list [displayWith]="noName" (optionSelected)="add($event.option.value)">
+          @for (one of found(); track one.id) {
+            <mat-option [value]="one.id">{{ one.name }}</mat-option>
+          }
+        </mat-autocomplete>
+      </mat-form-field>
+      <fn-fault [line]="fault()" />
+    </fieldset>
   `,
 })
 export class WeighedList {
+  readonly legend = input.required<string>();
   readonly addLabel = input.required<string>();
+  /** what is wrong with it */
+  readonly fault = input<string>();
   readonly rows = input.required<readonly (Entry & { readonly weight?: string })[]>();
   /** what can be added */
   readonly entries = input.required<readonly Entry[]>();
