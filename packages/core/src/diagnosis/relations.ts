@@ -8,7 +8,7 @@ export interface Relation {
 }
 
 // Below this a cause is too unlikely to be told as part of a story.
-const toldFrom = 0.3;
+const toldFrom = 0.25;
 
 /** How the likely causes hang together: what to treat first, and what carries it on; of one pair one thing is told. */
 export function relationsAmong(causes: readonly { readonly condition: ConditionFacts; readonly probability: number }[]): Relation[] {
