@@ -31,9 +31,10 @@ test('a suspect that must be reported: the notice stands first, and neither trea
 
   await toTab(page, 'Signs and causes');
   await page.getByRole('button', { name: 'Work with Fire blight' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Fire blight' })).toBeVisible();
   await toTab(page, 'Options');
-  await expect(page.getByRole('alert').first()).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(0);
+  await expect(page.getByRole('alert').filter({ hasText: 'Report it first' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveAccessibleName('Choose Report it, and wait for officials');
 });
 
 test('“it looks sad”: nothing is guessed, and the next look is explained', async ({ page }) => {

@@ -49,6 +49,7 @@ test('“why not”: any cause by name, with what speaks against it; two laid si
   const answer = page.getByRole('heading', { name: /^Powdery mildew: / });
   await expect(answer).toBeVisible();
   const first = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem').first();
+  await expect(first).toContainText('Spider mite');
   await first.getByText('Why, and what it is taken for').click();
   await first.getByRole('link', { name: /^Beside / }).click();
   await expect(page.getByRole('region', { name: 'Tells them apart' }).getByRole('listitem').first()).toBeVisible();

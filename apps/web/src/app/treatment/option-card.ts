@@ -30,21 +30,23 @@ import { VerdictMark } from './verdict-mark';
     @for (note of option().notes; track note) {
       <p class="fn-small">{{ note }}</p>
     }
-    <div class="facts">
-      <span class="effect" [attr.title]="'Expected to take away ' + effect() + ' of the trouble'">
-        <span class="scale" aria-hidden="true"
-          ><span [style.left.%]="option().expected.efficacy[0]" [style.right.%]="100 - option().expected.efficacy[1]"></span
-        ></span>
-        takes away {{ effect() }}, {{ evidence[option().evidence] }}
-      </span>
-      <span>{{ minutes() }}</span>
-      @if (entry()?.preHarvestDays) {
-        <span>{{ entry()!.preHarvestDays }} d to harvest</span>
-      }
-      @if (entry()?.modeOfAction; as group) {
-        <span>{{ group.scheme }} {{ group.group }}</span>
-      }
-    </div>
+    @if (option().expected.efficacy[1] > 0) {
+      <div class="facts">
+        <span class="effect" [attr.title]="'Expected to take away ' + effect() + ' of the trouble'">
+          <span class="scale" aria-hidden="true"
+            ><span [style.left.%]="option().expected.efficacy[0]" [style.right.%]="100 - option().expected.efficacy[1]"></span
+          ></span>
+          takes away {{ effect() }}, {{ evidence[option().evidence] }}
+        </span>
+        <span>{{ minutes() }}</span>
+        @if (entry()?.preHarvestDays) {
+          <span>{{ entry()!.preHarvestDays }} d to harvest</span>
+        }
+        @if (entry()?.modeOfAction; as group) {
+          <span>{{ group.scheme }} {{ group.group }}</span>
+        }
+      </div>
+    }
     <details>
       <summary>How it is done</summary>
       <ol>
