@@ -96,6 +96,7 @@ export const language = z.strictObject({
   askers: z.array(text).default([]),
   wellness: z.array(text).default([]),
   copulas: z.array(text).default([]),
+  minus: text,
   parts: z.record(entryId, z.array(text).min(1)).default({}),
   crops: z.record(entryId, text).default({}),
   within: z.array(text).default([]),

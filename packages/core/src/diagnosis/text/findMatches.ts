@@ -1,4 +1,5 @@
 import type { Lexicon, Meaning, Phrase } from './lexicon.js';
+import { anyPart, partsMeant } from './partsMeant.js';
 import type { PlantTold } from './plantTold.js';
 import type { Scope } from './scopes.js';
 import type { Token } from './tokens.js';
@@ -43,21 +44,6 @@ const commaSlack = 1;
 const guessedSure = 0.4;
 // Said of one part of the plant, a sign of another is hardly meant.
 const otherPart = { score: 0.6, sure: 0.3 };
-/** What part of the plant is spoken of → the parts whose signs may be meant. */
-const partsMeant: Readonly<Record<string, readonly string[]>> = {
-  leaf: ['leaf', 'leaf-underside', 'new-growth', 'old-leaves'],
-  shoot: ['new-growth', 'stem', 'leaf', 'leaf-underside', 'crown'],
-  stem: ['stem', 'stem-base', 'crown', 'new-growth'],
-  base: ['stem-base', 'crown', 'stem', 'root', 'bulb'],
-  root: ['root', 'bulb', 'tuber', 'stem-base', 'crown'],
-  bulb: ['bulb', 'tuber', 'root', 'crown'],
-  flower: ['flower', 'fruit'],
-  bud: ['flower', 'new-growth', 'fruit'],
-  fruit: ['fruit', 'flower', 'tuber'],
-  ground: ['ground', 'root', 'stem-base', 'crown'],
-};
-const anyPart = ['whole-plant', 'seedling', 'ground'];
-
 // What is less sure than this is not worth a question to the grower: its words may serve another reading.
 const leastSure = 0.05;
 
@@ -208,7 +194,7 @@ function findLoose(
   tokens: readonly Token[],
   scopes: readonly Scope[],
   content: readonly number[],
-  { hints, generic }: Lexicon,
+  { hints }: Lexicon,
 ): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
@@ -226,8 +212,7 @@ function findLoose(
       }
     }
     for (const [sign, { weight, at }] of sums) {
-      const telling = at.filter((i) => !generic.has(tokens[i]!.stem)).length;
-      if (at.length < 2 || (telling < 2 && at.length < 3) || telling === 0 || weight < enoughWeight || at[0] !== first) continue;
+      if (at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
       const score = weight * looseShare;
       const known = best.get(`${sign} ${at[0]}`);
       if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score });

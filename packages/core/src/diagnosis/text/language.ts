@@ -31,6 +31,8 @@ export interface LanguageFacts {
   readonly wellness?: readonly string[] | undefined;
   /** verbs that join a part to how it is ("are", "look") */
   readonly copulas?: readonly string[] | undefined;
+  /** the word for the sign before a number below zero */
+  readonly minus: string;
   /** a part of the plant and its names: what is said after one is said of that part */
   readonly parts?: Readonly<Record<string, readonly string[]>> | undefined;
   /** what of a plant is gathered → the word for it: after one of `within` a plant's name means that ("maggots in my plums") */
@@ -61,6 +63,7 @@ export interface Language {
   readonly askers: ReadonlySet<string>;
   readonly wellness: ReadonlySet<string>;
   readonly copulas: ReadonlySet<string>;
+  readonly minus: string;
   /** word → part of the plant */
   readonly parts: ReadonlyMap<string, string>;
   readonly crops: ReadonlyMap<string, string>;
@@ -104,6 +107,7 @@ export function readyLanguage(facts: LanguageFacts): Language {
     askers: new Set(facts.askers),
     wellness: new Set(facts.wellness),
     copulas: new Set(facts.copulas),
+    minus: facts.minus,
     parts: new Map(Object.entries(facts.parts ?? {}).flatMap(([part, words]) => words.map((word) => [word, part] as const))),
     crops: new Map(Object.entries(facts.crops ?? {}).map(([crop, word]) => [crop, stemOf(word)])),
     within: new Set(facts.within),

@@ -17,6 +17,12 @@ export interface Reading extends Finding {
   readonly sure: number;
 }
 
+/** A word that is told, and the part of the plant that it is said of, as far as one was named. */
+export interface SaidWord {
+  readonly stem: string;
+  readonly part: string | undefined;
+}
+
 export interface TextReading {
   readonly read: readonly Reading[];
   /** readings that are too doubtful to be shown: they weigh a little all the same */
@@ -28,7 +34,7 @@ export interface TextReading {
   /** words that carried no meaning for the reader, in order */
   readonly unread: readonly string[];
   /** stems of what is told and not denied: those that made no reading, and those that did */
-  readonly stems: { readonly unread: readonly string[]; readonly read: readonly string[] };
+  readonly stems: { readonly unread: readonly SaidWord[]; readonly read: readonly SaidWord[] };
 }
 
 // A sign that was read less surely than this is not told to the grower.
@@ -89,8 +95,10 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
       read.push({ sign: meaning.id, state, phrase, sure });
     }
   }
-  const toldStems = (at: readonly number[]) =>
-    at.filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0).map((i) => tokens[i]!.stem);
+  const toldWords = (at: readonly number[]): SaidWord[] =>
+    at
+      .filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0)
+      .map((i) => ({ stem: tokens[i]!.stem, part: scopes[i]!.topic }));
   const left = [...tokens.keys()].filter(
     (i) => !used.has(i) && !lexicon.language.fillers.has(tokens[i]!.word) && !/^\d+$/.test(tokens[i]!.word),
   );
@@ -101,7 +109,7 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
     events,
     ...(onset && { onset }),
     unread: [...new Set(left.map((i) => tokens[i]!.word))],
-    stems: { unread: toldStems(left), read: toldStems([...used]) },
+    stems: { unread: toldWords(left), read: toldWords([...used]) },
   };
 }
 

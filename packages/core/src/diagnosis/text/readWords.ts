@@ -50,7 +50,14 @@ export function readWords(knowledge: Knowledge, text: string, host?: HostFacts):
   const { lexicon, words } = readerOf(knowledge);
   const reading = readText(text, lexicon, host && plantTold(host, usualOn(knowledge, host), lexicon.language));
   const hints = hintsFrom(reading.stems, words);
-  return { ...reading, hints, unreadTelling: unexplained(reading.stems.unread, lexicon) };
+  return {
+    ...reading,
+    hints,
+    unreadTelling: unexplained(
+      reading.stems.unread.map(({ stem }) => stem),
+      lexicon,
+    ),
+  };
 }
 
 /** Findings that were read and not confirmed, each with the signs that may have been told in its words. */

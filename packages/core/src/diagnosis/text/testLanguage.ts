@@ -17,6 +17,7 @@ export const testLanguage: LanguageFacts = {
   askers: ['is', 'are'],
   wellness: ['fine'],
   copulas: ['is', 'are'],
+  minus: 'minus',
   parts: { leaf: ['leaf', 'leaves'], stem: ['stem', 'stems'] },
   events: { frost: ['frost', 'ice on the windscreen'], moved: ['put outside'] },
   same: {

@@ -20,7 +20,7 @@ export interface Token {
 /**
  * Split lay text into lower-case stemmed words, with clause and sentence numbers.
  *
- * Contractions are opened ("isn't" → "is not"), accents folded.
+ * Contractions are opened ("isn't" → "is not"), accents folded, and degrees below zero are spelt out ("-5" → "minus 5").
  *
  * @example
  * tokenise('No webs. Sticky leaves', english) // => stems no, web | sticki, leav
@@ -29,7 +29,7 @@ export function tokenise(text: string, language: Language): Token[] {
   const tokens: Token[] = [];
   let clause = 0;
   let sentence = 0;
-  for (const match of text.matchAll(/[\p{L}\p{M}]+(?:['’]\p{L}+)?|\d+|[.,;:!?()\n]+/gu)) {
+  for (const match of text.matchAll(/[\p{L}\p{M}]+(?:['’]\p{L}+)?|(?<![\p{L}\d])[-−](?=\d)|\d+|[.,;:!?()\n]+/gu)) {
     if (/^[.,;:!?()\n]/.test(match[0])) {
       clause++;
       if (!/[.;!?\n]/.test(match[0])) continue;
@@ -40,7 +40,7 @@ export function tokenise(text: string, language: Language): Token[] {
     }
     const start = match.index;
     const end = start + match[0].length;
-    const words = openContraction(fold(match[0]));
+    const words = /^[-−]/.test(match[0]) ? [language.minus] : openContraction(fold(match[0]));
     if (language.clauseBreaks.has(words[0]!) || (language.joiners.has(tokens.at(-1)?.word ?? '') && language.clauseStarts.has(words[0]!)))
       clause++;
     for (const word of words) tokens.push({ word, stem: language.stemOf(word), start, end, clause, sentence });
