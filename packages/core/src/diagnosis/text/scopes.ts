@@ -31,7 +31,7 @@ export function scopesOf(tokens: readonly Token[], language: Language): Scope[] 
   clauses.forEach(({ from, to }, c) => {
     const isNegation = (i: number) =>
       language.negations.has(tokens[i]!.word) && !idle.has(i) && !language.softeners.has(tokens[i + 1]?.word ?? '');
-    const quiet = isWell(tokens, from, to, language) || isUnlooked(tokens, from, to, language, isNegation);
+    const quiet = isWell(tokens, from, to, language, idle) || isUnlooked(tokens, from, to, language, isNegation);
     const guessFrom = guessStart(tokens, from, to, language);
     const after = denialAfter(tokens, clauses[c + 1], language) ?? (to - from > 1 && isNegation(to - 1) ? to - 1 : undefined);
     const before: number[] = [];
@@ -78,9 +78,15 @@ function denialAfter(tokens: readonly Token[], next: Clause | undefined, { negat
 }
 
 /** A clause whose last word says that all is well, or that joins a part to such a word: "stems ok", "white petals look fine". */
-function isWell(tokens: readonly Token[], from: number, to: number, { wellness, copulas, fillers }: Language): boolean {
+function isWell(
+  tokens: readonly Token[],
+  from: number,
+  to: number,
+  { wellness, copulas, fillers }: Language,
+  idle: ReadonlySet<number>,
+): boolean {
   let last = to - 1;
-  while (last > from && fillers.has(tokens[last]!.word) && !copulas.has(tokens[last]!.word)) last--;
+  while (last > from && (idle.has(last) || (fillers.has(tokens[last]!.word) && !copulas.has(tokens[last]!.word)))) last--;
   if (last > from && wellness.has(tokens[last]!.word)) return true;
   for (let i = from + 1; i < to; i++) if (wellness.has(tokens[i]!.word) && copulas.has(tokens[i - 1]!.word)) return true;
   return false;
