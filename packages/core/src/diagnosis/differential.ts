@@ -11,8 +11,9 @@ import type { Candidate } from './candidates.js';
 import type { Posterior } from './posterior.js';
 import { relationsAmong } from './relations.js';
 import type { Relation } from './relations.js';
+import { likeliestAlone } from './likeliestAlone.js';
 import { isSettled } from './settled.js';
-import { readWords, withKin } from './text/readWords.js';
+import { hintsBeside, readWords, withKin } from './text/readWords.js';
 import type { Reading, TextReading } from './text/readText.js';
 
 export interface DifferentialQuestion extends Omit<Circumstances, 'host'> {
@@ -60,6 +61,9 @@ export interface Differential {
   readonly alerts: readonly Alert[];
 }
 
+// From this chance on, a cause that would explain all by itself has the first claim to what was said.
+const hardlyDoubted = 0.5;
+
 const shownAtLeast = 8;
 const shownDownTo = 0.003;
 
@@ -81,13 +85,16 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
       context.doubtful.filter(({ sign }) => !told.some((one) => one.sign === sign)),
     ),
   ];
-  const circumstances: Circumstances = {
+  const before: Circumstances = {
     ...question,
     onset: question.onset ?? text.onset,
     events: context.events.map(({ event }) => event),
     hints: context.hints,
     unreadTelling: context.unreadTelling.length,
   };
+  const alone = likeliestAlone(knowledge, before, findings);
+  const circumstances =
+    alone && alone.probability >= hardlyDoubted ? { ...before, hints: hintsBeside(knowledge, context, alone.condition) } : before;
   const belief = posterior(knowledge, circumstances, findings);
   const signs = new Map(knowledge.signs.map((sign) => [sign.id, sign]));
   const evidenceOf = evidenceAmong(belief.candidates, told, signs);

@@ -60,6 +60,10 @@ export function readWords(knowledge: Knowledge, text: string, host?: HostFacts):
   };
 }
 
+/** What the words hint at where a first cause is hardly doubted: what it explains says little for another beside it. */
+export const hintsBeside = (knowledge: Knowledge, { stems }: TextReading, first: string): Map<string, number> =>
+  hintsFrom(stems, readerOf(knowledge).words, first);
+
 /** Findings that were read and not confirmed, each with the signs that may have been told in its words. */
 export const withKin = (knowledge: Knowledge, findings: readonly Finding[]): Finding[] =>
   findings.map((finding) => {

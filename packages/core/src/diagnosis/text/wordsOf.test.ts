@@ -52,3 +52,10 @@ test('a word that is said of another part of the plant than the entry says it of
   expect(webs('root')).toBeCloseTo(0.7 * webs(), 12);
   expect(webs('leaf')).toBeCloseTo(webs(), 12);
 });
+
+test('what a first cause explains says little for another, all else as much as before', () => {
+  const said = (first?: string) => hintsFrom({ unread: told(['strimmer', 'band']), read: [] }, words, first);
+  const [plain, beside] = [said(), said('wire')];
+  expect(beside.get('wire')).toBeCloseTo(plain.get('wire')!, 12);
+  expect(beside.get('gale')).toBeCloseTo(0.25 * plain.get('gale')!, 12);
+});

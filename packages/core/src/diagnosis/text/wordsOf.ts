@@ -1,13 +1,16 @@
-import type { ConditionFacts, Knowledge } from '../knowledge.js';
+import type { Knowledge } from '../knowledge.js';
 import { frequencyTable } from '../probabilityTable.js';
 import type { Lexicon } from './lexicon.js';
 import { topicsOf } from './partsMeant.js';
 import type { SaidWord } from './readText.js';
 import { contentStems } from './tokens.js';
 
-/** How much each word of an entry speaks for it, and how rare the word is among all entries; both also for a word that is said of a part. */
+/**
+ * In which entries each word stands and how much it speaks for each, and how rare the word is among all entries; both also for a word that is
+ * said of a part of the plant.
+ */
 export interface EntryWords {
-  readonly shares: ReadonlyMap<string, ReadonlyMap<string, number>>;
+  readonly holders: ReadonlyMap<string, ReadonlyMap<string, number>>;
   readonly rarity: (word: string) => number;
 }
 
@@ -23,6 +26,9 @@ const most = 5;
 const readShare = 0.8;
 // A word of the entry that is said of another part of the plant counts this much.
 const otherPart = 0.7;
+// What a sure first cause explains speaks this much for the others: from this share on it holds the word.
+const explainedShare = 0.25;
+const explainedFrom = 0.2;
 
 /**
  * The words in which the library itself tells of each condition: its names, summary and signs.
@@ -32,24 +38,21 @@ const otherPart = 0.7;
  */
 export function wordsOfEntries({ conditions, signs }: Knowledge, { language, ordinary, partOf }: Lexicon): EntryWords {
   const told = new Map(signs.map(({ id, name, words }) => [id, [name, ...words].flatMap((text) => contentStems(text, language))]));
-  const shares = new Map(conditions.map((condition) => [condition.id, wordsOf(condition)] as const));
-  const holders = new Map<string, number>();
-  for (const own of shares.values()) for (const key of own.keys()) holders.set(key, (holders.get(key) ?? 0) + 1);
-  return { shares, rarity: (word) => Math.log(1 + conditions.length / (holders.get(word) ?? 1)) };
-
-  function wordsOf({ name, names = [], summary = '', signs: own }: ConditionFacts): Map<string, number> {
-    const words = new Map<string, number>();
+  const holders = new Map<string, Map<string, number>>();
+  for (const { id, name, names = [], summary = '', signs: own } of conditions) {
     const add = (stems: readonly string[], share: number, part?: string) => {
       for (const stem of stems)
         if (!ordinary.has(stem))
-          for (const word of [stem, ...topicsOf(part).map((topic) => saidOf(topic, stem))])
-            words.set(word, Math.max(words.get(word) ?? 0, share));
+          for (const word of [stem, ...topicsOf(part).map((topic) => saidOf(topic, stem))]) {
+            const shares = holders.get(word) ?? new Map<string, number>();
+            holders.set(word, shares.set(id, Math.max(shares.get(id) ?? 0, share)));
+          }
     };
     for (const text of [name, ...names]) add(contentStems(text, language), 1);
     add(contentStems(summary, language), summaryShare);
     for (const [sign, frequency] of Object.entries(own)) add(told.get(sign) ?? [], signShare * frequencyTable[frequency], partOf.get(sign));
-    return words;
   }
+  return { holders, rarity: (word) => Math.log(1 + conditions.length / (holders.get(word)?.size ?? 1)) };
 }
 
 const saidOf = (part: string, stem: string) => `${part} ${stem}`;
@@ -60,23 +63,28 @@ const saidOf = (part: string, stem: string) => `${part} ${stem}`;
  * of them says: they repeat one another.
  *
  * @param said - words that made no reading, and those that did, which count less since their signs count too
+ * @param first - a cause that is hardly doubted: words that it explains say little for another beside it
  * @returns log odds, 0 to 5, for the conditions that any of the words fits
  */
 export function hintsFrom(
   said: { readonly unread: Iterable<SaidWord>; readonly read: Iterable<SaidWord> },
-  { shares, rarity }: EntryWords,
+  { holders, rarity }: EntryWords,
+  first?: string,
 ): Map<string, number> {
   const words = new Map<string, SaidWord & { readonly counts: number }>();
   for (const word of said.read) words.set(word.stem, { ...word, counts: readShare });
   for (const word of said.unread) words.set(word.stem, { ...word, counts: 1 });
-  const weight = each * Math.min(mostOfFew, Math.sqrt(usualWords / words.size));
-  const hints = new Map<string, number>();
-  for (const [id, own] of shares) {
-    const told = (word: string) => (own.get(word) ?? 0) * rarity(word);
-    let sum = 0;
-    for (const { stem, part, counts } of words.values())
-      sum += counts * (part ? Math.max(told(saidOf(part, stem)), otherPart * told(stem)) : told(stem));
-    if (sum > 0) hints.set(id, Math.min(most, weight * sum));
+  const sums = new Map<string, number>();
+  for (const { stem, part, counts } of words.values()) {
+    const told = new Map<string, number>();
+    const tell = (word: string, weight: number) => {
+      for (const [id, share] of holders.get(word) ?? []) told.set(id, Math.max(told.get(id) ?? 0, weight * share * rarity(word)));
+    };
+    tell(stem, part ? otherPart : 1);
+    if (part) tell(saidOf(part, stem), 1);
+    const explained = first !== undefined && (holders.get(part ? saidOf(part, stem) : stem)?.get(first) ?? 0) > explainedFrom;
+    for (const [id, weight] of told) sums.set(id, (sums.get(id) ?? 0) + counts * weight * (explained && id !== first ? explainedShare : 1));
   }
-  return hints;
+  const weight = each * Math.min(mostOfFew, Math.sqrt(usualWords / words.size));
+  return new Map([...sums].map(([id, sum]) => [id, Math.min(most, weight * sum)]));
 }
