@@ -45,7 +45,17 @@ const offered = 8;
         }
       </mat-autocomplete>
     </mat-form-field>
-    @if (answered(); as cause) {
+    @if (unknown(); as name) {
+      <p role="status">
+        The library knows no “{{ name }}”.
+        @if (found().length > 0) {
+          Did you mean
+          @for (one of found().slice(0, 3); track one.id) {
+            <button matButton type="button" (click)="take(one.name)">{{ one.name }}</button>
+          }
+        }
+      </p>
+    } @else if (answered(); as cause) {
       <article aria-live="polite">
         <h3><fn-entry-link kind="conditions" [entry]="cause.condition" />: {{ chance(cause.probability) }}</h3>
         @if (cause.for.length + cause.against.length + cause.circumstances.length > 0) {
@@ -83,6 +93,8 @@ export class WhyNot {
   /** to be the working diagnosis, whatever its chance */
   readonly taken = output<string>();
   protected readonly typed = signal('');
+  /** a name that was asked for and that no cause has */
+  protected readonly unknown = signal('');
   protected readonly chance = chanceWord;
   protected readonly found = computed(() =>
     this.typed().trim() === '' ? [] : searchByName(this.#library.known()?.conditions ?? [], this.typed()).slice(0, offered),
@@ -95,6 +107,7 @@ export class WhyNot {
 
   protected take(name: string): void {
     const one = findByName(this.#library.known()?.conditions ?? [], name);
+    this.unknown.set(one ? '' : name.trim());
     if (one) this.ask.emit(one.id);
   }
 }

@@ -14,6 +14,16 @@ test('any cause is asked about by any of its names', async () => {
   expect(ask).toEqual(['spider-mite', 'leek-moth']);
 });
 
+test('a name that nothing has is answered with those near it, one tap away', async () => {
+  const { text, told, type, press } = await show(WhyNot, { answer: asking(), working: [] });
+  const ask = told('ask');
+  await type('Why not …', 'leek mth');
+  expect(text()).toContain('The library knows no “leek mth”. Did you mean');
+  await press('Leek moth');
+  expect(ask).toEqual(['leek-moth']);
+  expect(text()).not.toContain('The library knows no');
+});
+
 test('the answer says how likely it is, and what speaks for it and against it', async () => {
   const { text } = await show(WhyNot, { answer: asking('thrips'), asked: 'thrips', working: [] });
   expect(text()).toMatch(/Thrips : <? ?\d+ %/);

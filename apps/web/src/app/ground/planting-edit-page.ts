@@ -54,6 +54,15 @@ export class PlantingEditPage implements OnInit {
 
   readonly #isKnownHost = ({ value }: AbstractControl<string>): ValidationErrors | null =>
     hostByName(this.#library.known()?.hosts ?? [], value) ? null : { unknownHost: true };
+  /** What to say of a name that is not known: those near it, if there are any. */
+  protected readonly unknownHost = computed(() => {
+    const near = this.hosts()
+      .slice(0, 3)
+      .map(({ name }) => name);
+    return near.length > 0
+      ? `The library does not know this name. Near it: ${near.join(', ')}.`
+      : 'The library does not know this name. Try another, or the name of its kin.';
+  });
 
   protected readonly form = new FormGroup({
     host: new FormControl('', { nonNullable: true, validators: [Validators.required, this.#isKnownHost] }),
