@@ -60,7 +60,7 @@ test('while the worst that is allowed is worked out, the server answers everybod
   ];
   let answered = 0;
   let done = false;
-  const all = Promise.all(burst).then(() => (done = true));
+  const all = Promise.all(burst).finally(() => (done = true));
   while (!done) {
     await new ApiClient(server.address).send('get', '/api/health');
     answered++;

@@ -92,7 +92,7 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
     hints: context.hints,
     unreadTelling: context.unreadTelling.length,
   };
-  const alone = likeliestAlone(knowledge, before, findings);
+  const alone = context.hints.size > 0 ? likeliestAlone(knowledge, before, findings) : undefined;
   const circumstances =
     alone && alone.probability >= hardlyDoubted ? { ...before, hints: hintsBeside(knowledge, context, alone.condition) } : before;
   const belief = posterior(knowledge, circumstances, findings);

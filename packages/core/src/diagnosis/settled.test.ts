@@ -20,6 +20,18 @@ test.each<[string, Partial<Standing>, boolean]>([
   ['one with nothing left to look at', { lead: 0.65, looks: [] }, true],
   ['a first cause that is a guess', { first: 0.59, lead: 0.95 }, false],
   ['words that tell something and could not be read', { unreadTelling: 1, lead: 0.95 }, false],
+  ['one sign that was only read', { findings: [{ sign: 'dots', state: 'seen', sure: 0.9 }], lead: 0.95 }, false],
+  [
+    'two that were read',
+    {
+      findings: [
+        { sign: 'dots', state: 'seen', sure: 0.6 },
+        { sign: 'webs', state: 'seen', sure: 0.6 },
+      ],
+      lead: 0.95,
+    },
+    true,
+  ],
   ['nothing seen', { findings: [{ sign: 'dots', state: 'absent' }], lead: 1, looks: [] }, false],
 ])('%s', (_, change, settled) => {
   expect(isSettled({ ...standing, ...change })).toBe(settled);

@@ -17,6 +17,7 @@ export const intervention = z.strictObject({
   rung,
   summary: text,
   steps: z.array(text).min(1),
+  drawing: text.optional().describe('name of the drawing that shows how it is done'),
   reach,
   organic: z.boolean().default(true),
   sold: z.enum(['amateur', 'varies', 'professional']).optional().describe('to whom; nothing for what is not bought as a product'),

@@ -30,7 +30,7 @@ async function open(change: Partial<Case> = {}) {
 test('words are read as chips, and the causes stand by their chance', async () => {
   const { page, text } = await open();
   expect(page.getByRole('list', { name: 'Findings' }).textContent).toContain('Orange or brown pustules');
-  expect(text()).toMatch(/What it may be \d+ % Leek and garlic rust/);
+  expect(text()).toMatch(/What it may be >? ?\d+ % Leek and garlic rust/);
 });
 
 test('all readings are confirmed at once, each with the words that it came from', async () => {

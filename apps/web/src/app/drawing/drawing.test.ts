@@ -2,13 +2,14 @@ import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
 import { creatures } from './creatures';
 import { drawLeaf, drawSign, markNames } from './draw-sign';
+import { handwork } from './handwork';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { bitten } from './bitten';
 import type { Blade } from './leaf';
 import { blades, leafShapes } from './leaf';
 import type { Point } from './shape';
 
-const { conditions, signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+const { conditions, interventions, signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 
 // Each drawing once, though several signs may share it.
 const drawings = [...new Map(signs.map(({ drawing }) => [drawing.mark, drawing])).values()];
@@ -22,6 +23,15 @@ test('every stage that is drawn has a mark, and every animal that can be drawn i
   expect(stages.filter((mark) => !(mark in creatures))).toEqual([]);
   const shown = new Set([...stages, ...signs.map(({ drawing }) => drawing.mark)]);
   expect(Object.keys(creatures).filter((mark) => !shown.has(mark))).toEqual([]);
+});
+
+test('what hands do is drawn for the cards that name it, and each drawing is named by a card', () => {
+  const named = new Set(interventions.flatMap(({ drawing }) => drawing ?? []));
+  expect([...named].sort()).toEqual(Object.keys(handwork).sort());
+  for (const mark of named) {
+    const shapes = drawSign({ organ: 'handwork', mark });
+    expect([mark, shapes.length > 3, shapes.every(({ d }) => !/NaN|undefined/.test(d))]).toEqual([mark, true, true]);
+  }
 });
 
 test('the main pests are drawn from egg to adult', () => {

@@ -2,6 +2,7 @@ import { bases } from './bases';
 import { blob, ellipse, polar } from './geometry';
 import { fruits } from './fruits';
 import { grounds } from './grounds';
+import { handwork } from './handwork';
 import { apple, berry, bulb, flower, fuzz, pot, roots, seedling, soilLine, tomato } from './part-shapes';
 import type { Draw } from './part-shapes';
 import { rootMarks } from './root-marks';
@@ -9,13 +10,14 @@ import type { Point } from './shape';
 import { inked, stroke, wash } from './shape';
 import { stemMarks } from './stems';
 
-/** Marks of every part that is neither leaf, whole plant nor creature, by the name that the library uses. */
+/** Marks of every part that is neither leaf, whole plant nor creature, and of what hands do, by the name that the library uses. */
 export const partMarks: Readonly<Record<string, Draw>> = {
   ...bases,
   ...rootMarks,
   ...fruits,
   ...grounds,
   ...stemMarks,
+  ...handwork,
   'base-rot': (_, random) => [
     ...soilLine,
     inked('M43 4H57L58 60H42Z', 'leaf', 1.2),

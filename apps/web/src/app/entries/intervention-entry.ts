@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { cautionsOf } from '@field-nurse/library/texts';
 import { protectWords, rungWords, settingWords } from '../shared/words';
+import { Drawing } from '../drawing/drawing';
 import { Disputes } from './disputes';
 import { EntryLink } from '../library/entry-link';
 import { Library } from '../library/library';
@@ -17,7 +18,7 @@ const soldWords = {
 /** Something that can be done: how, within which limits, and against what. */
 @Component({
   selector: 'fn-intervention-entry',
-  imports: [Disputes, EntryLink],
+  imports: [Disputes, Drawing, EntryLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './entry.scss',
   template: `
@@ -43,6 +44,9 @@ const soldWords = {
     <div class="columns">
       <section aria-labelledby="how">
         <h2 id="how">How</h2>
+        @if (one().drawing; as mark) {
+          <fn-drawing class="shown" organ="handwork" [mark]="mark" />
+        }
         <ol class="steps">
           @for (step of one().steps; track $index) {
             <li>{{ step }}</li>

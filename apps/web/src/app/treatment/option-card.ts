@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { Drawing } from '../drawing/drawing';
 import { Library } from '../library/library';
 import { evidenceWords, protectWords } from '../shared/words';
 import type { JudgedIntervention } from './ladder';
@@ -8,7 +9,7 @@ import { VerdictMark } from './verdict-mark';
 /** One option that is open: its verdict with reasons, what to expect of it, and how it is done. */
 @Component({
   selector: 'fn-option-card',
-  imports: [MatButtonModule, VerdictMark],
+  imports: [Drawing, MatButtonModule, VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './option-card.scss',
   template: `
@@ -49,6 +50,9 @@ import { VerdictMark } from './verdict-mark';
     }
     <details>
       <summary>How it is done</summary>
+      @if (entry()?.drawing; as mark) {
+        <fn-drawing class="shown" organ="handwork" [mark]="mark" />
+      }
       <ol>
         @for (step of option().steps; track $index) {
           <li>{{ step }}</li>
