@@ -21,7 +21,7 @@ const slack = 3;
 const window = 7;
 // What words that make no phrase must weigh together to count as a reading, and how much less than a phrase they count where none stand between.
 const enoughWeight = 5.5;
-const looseShare = 0.65;
+const looseShare = 0.6;
 
 // A sign that nothing on this host shows is the less likely meaning of doubtful words, and seldom what was meant.
 const unexpectedShare = 0.65;
@@ -157,9 +157,9 @@ function findPhrase(
     const at = gather(phrase, anchor, tokens, positions);
     const span = at ? contentSpan(at, tokens, phrase.stems, lexicon) : Infinity;
     const commas = at ? new Set(at.map((i) => tokens[i]!.clause)).size - 1 : 0;
-    // Words of any letter mean a sign only where nothing stands between them.
-    const most = phrase.stems.every((stem) => lexicon.ordinary.has(stem)) ? 0 : commas > 0 ? commaSlack : slack;
-    if (!at || span > phrase.stems.length + most) return [];
+    if (!at || span > phrase.stems.length + (commas > 0 ? commaSlack : slack)) return [];
+    // Words of any letter mean a sign only where they stand together.
+    if (span > phrase.stems.length && phrase.stems.every((stem) => lexicon.ordinary.has(stem))) return [];
     if (at && at.some((i) => denies(tokens[i]!.stem)) && span > phrase.stems.length) return [];
     if (commas > 0 && new Set(at.map((i) => scopes[i]!.negators.join())).size > 1) return [];
     return [{ meaning: phrase.meaning, at, score: ((phrase.weight * phrase.stems.length) / span) * overComma ** commas }];
