@@ -92,6 +92,7 @@ export const language = z.strictObject({
   softeners: z.array(text).default([]),
   idioms: z.array(text).default([]),
   looks: z.array(text).default([]),
+  later: z.array(text).default([]),
   guesses: z.array(text).default([]),
   askers: z.array(text).default([]),
   wellness: z.array(text).default([]),

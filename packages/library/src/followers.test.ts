@@ -45,3 +45,13 @@ test('ants on a stem may be after a herd that has not been looked for yet', () =
   const [first, second] = answer.ranked.map(({ condition }) => condition);
   expect([first, second]).toEqual(expect.arrayContaining(['farming-ants', 'black-bean-aphid']));
 });
+
+test('what came first is told from what came after it by the words', () => {
+  const told = (text: string) => answerDifferential(library, { host: 'rose', month: 7, text }).relations;
+  expect(told('the buds were full of greenfly, then black blotches with a fringe on the leaves, which fall')).toContainEqual({
+    code: 'later',
+    condition: 'rose-black-spot',
+    other: 'green-aphid',
+  });
+  expect(told('buds full of greenfly and black blotches with a fringe on the leaves, which fall')).toEqual([]);
+});

@@ -89,14 +89,22 @@ export const differentialAnswer = z.object({
     name: z.string(),
     qualifier: z.string().optional().describe('words about the plant that are no part of its name: a variety, a place'),
   }),
-  read: z.array(z.object({ sign: z.string(), state: z.enum(['seen', 'absent']), phrase: z.string(), sure: z.number() })),
+  read: z.array(
+    z.object({
+      sign: z.string(),
+      state: z.enum(['seen', 'absent']),
+      phrase: z.string(),
+      sure: z.number(),
+      later: z.boolean().optional().describe('told as what came after: behind “then”, “later” and their like'),
+    }),
+  ),
   events: z
     .array(z.object({ event: z.string(), phrase: z.string() }))
     .describe('what happened, weather and care, as they were read: no signs, but they make some causes likelier'),
   unread: z.array(z.string()),
   ranked: z.array(rankedCause),
   asked: z.array(rankedCause),
-  relations: z.array(z.object({ code: z.enum(['follows', 'carries']), condition: z.string(), other: z.string() })),
+  relations: z.array(z.object({ code: z.enum(['follows', 'carries', 'later']), condition: z.string(), other: z.string() })),
   together: z.array(z.object({ conditions: z.array(z.string()), probability: z.number() })),
   otherProbability: z.number(),
   nextLooks: z.array(

@@ -109,7 +109,10 @@ export function differential(knowledge: Knowledge, question: DifferentialQuestio
     unread: text.unread,
     ranked,
     asked: (question.asked ?? []).map((id) => explain(believedOf(id, belief, knowledge, circumstances))),
-    relations: relationsAmong(likeliest.map(({ candidate, probability }) => ({ condition: candidate.condition, probability }))),
+    relations: relationsAmong(
+      likeliest.map(({ candidate, probability }) => ({ condition: candidate.condition, probability })),
+      context.read.filter(({ state }) => state === 'seen'),
+    ),
     together: belief.sets
       .filter(({ causes }) => causes.length > 1)
       .slice(0, 5)

@@ -24,6 +24,20 @@ test('what came in the wake of what is told when both are likely, and not before
   expect(told(0.2)).toEqual([{ code: 'carries', condition: 'ant', other: 'aphid' }]);
 });
 
+test('of two that nothing links, what was told as later came after the other; what both show decides nothing', () => {
+  const both = [mite, rust].map((condition) => ({ condition, probability: 0.6 }));
+  const only = (one: ConditionFacts, other: ConditionFacts) =>
+    Object.keys(one.signs).find((sign) => one.signs[sign] !== 'never' && (other.signs[sign] ?? 'never') === 'never')!;
+  const told = (ofMite: boolean, ofRust: boolean) =>
+    relationsAmong(both, [
+      { sign: only(mite, rust), later: ofMite },
+      { sign: only(rust, mite), later: ofRust },
+    ]);
+  expect(told(false, true)).toEqual([{ code: 'later', condition: rust.id, other: mite.id }]);
+  expect(told(true, false)).toEqual([{ code: 'later', condition: mite.id, other: rust.id }]);
+  expect([...told(false, false), ...told(true, true), ...relationsAmong(both)]).toEqual([]);
+});
+
 test('a follower is likelier beside what it follows', () => {
   const chance = (follows: readonly string[]) =>
     posterior({ ...testKnowledge, conditions: [mite, aphid, { ...soot, follows }, rust] }, circumstances, [

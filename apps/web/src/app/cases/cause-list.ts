@@ -18,6 +18,12 @@ const mostAtFirst = 4;
 // Odds change by a quarter at one deciban: less than that persuades nobody.
 const tellingDb = 1;
 
+const relationWords = {
+  follows: { before: 'Behind', advice: 'Treat that first, or this comes back.' },
+  carries: { before: 'Carried from plant to plant by', advice: 'Deal with both.' },
+  later: { before: 'There before', advice: 'By your words that came first: look whether it opened the door.' },
+} as const;
+
 /** Causes by their chance, each with its reasons, and the button that makes it the working diagnosis. */
 @Component({
   selector: 'fn-cause-list',
@@ -148,20 +154,10 @@ export class CauseList {
 
   /** How the likely causes hang together, in a sentence each. */
   protected readonly relations = computed(() =>
-    this.answer().relations.map(({ code, condition, other }) =>
-      code === 'follows'
-        ? {
-            before: 'Behind',
-            first: this.library.conditionName(condition),
-            last: this.library.conditionName(other),
-            advice: 'Treat that first, or this comes back.',
-          }
-        : {
-            before: 'Carried from plant to plant by',
-            first: this.library.conditionName(condition),
-            last: this.library.conditionName(other),
-            advice: 'Deal with both.',
-          },
-    ),
+    this.answer().relations.map(({ code, condition, other }) => ({
+      ...relationWords[code],
+      first: this.library.conditionName(condition),
+      last: this.library.conditionName(other),
+    })),
   );
 }

@@ -23,6 +23,8 @@ export interface LanguageFacts {
   readonly idioms?: readonly string[] | undefined;
   /** what was not done after a negation, so that its clause says nothing of the plant ("not looked at the roots yet") */
   readonly looks?: readonly string[] | undefined;
+  /** what parts what came first from what came after it ("then", "since last week") */
+  readonly later?: readonly string[] | undefined;
   /** words of a guess ("my neighbour says", "could be"): what follows is hardly sure */
   readonly guesses?: readonly string[] | undefined;
   /** verbs that begin a question ("is it rust?"), which tells less than a statement */
@@ -59,6 +61,7 @@ export interface Language {
   readonly softeners: ReadonlySet<string>;
   readonly idioms: readonly (readonly string[])[];
   readonly looks: ReadonlySet<string>;
+  readonly later: readonly (readonly string[])[];
   readonly guesses: readonly (readonly string[])[];
   readonly askers: ReadonlySet<string>;
   readonly wellness: ReadonlySet<string>;
@@ -103,6 +106,7 @@ export function readyLanguage(facts: LanguageFacts): Language {
     softeners: new Set(facts.softeners),
     idioms: sequences(facts.idioms),
     looks: new Set(facts.looks),
+    later: sequences(facts.later),
     guesses: sequences(facts.guesses),
     askers: new Set(facts.askers),
     wellness: new Set(facts.wellness),

@@ -150,3 +150,12 @@ test('what is hardly meant is not told, a denial always is', () => {
   expect(readText(long, lexicon)).toMatchObject({ read: [], doubtful: [{ sign: 'webs' }] });
   expect(readText(long.replace('saw a web', 'no web'), lexicon)).toMatchObject({ read: [{ sign: 'webs', state: 'absent' }], doubtful: [] });
 });
+
+test('what stands behind “then” was told as later, whatever else the sentence holds', () => {
+  const later = (text: string) => readText(text, lexicon).read.map(({ sign, later: after }) => [sign, after ?? false]);
+  expect(later('sticky leaves, then orange dust')).toEqual([
+    ['sticky', false],
+    ['dust', true],
+  ]);
+  expect(later('sticky leaves and orange dust').every(([, after]) => !after)).toBe(true);
+});

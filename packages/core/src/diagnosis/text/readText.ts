@@ -15,6 +15,8 @@ export interface Reading extends Finding {
   readonly phrase: string;
   /** chance that this is what was meant, 0 to 1 */
   readonly sure: number;
+  /** it came after what was told before it ("then", "later") */
+  readonly later?: boolean;
 }
 
 /** A word that is told, and the part of the plant that it is said of, as far as one was named. */
@@ -66,6 +68,9 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
     if (fresh) at.forEach((i) => used.add(i));
     return fresh;
   });
+  const laterFrom = tokens.findIndex((_, i) =>
+    lexicon.language.later.some((words) => words.every((word, w) => tokens[i + w]?.word === word)),
+  );
   const read: Reading[] = [];
   const hosts: { host: string; phrase: string }[] = [];
   let onset: Onset | undefined;
@@ -92,7 +97,8 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
               tokens,
               [negator, ...at].sort((a, b) => a - b),
             );
-      read.push({ sign: meaning.id, state, phrase, sure });
+      const later = laterFrom >= 0 && at[0]! > laterFrom;
+      read.push({ sign: meaning.id, state, phrase, sure, ...(later && { later }) });
     }
   }
   const toldWords = (at: readonly number[]): SaidWord[] =>

@@ -18,6 +18,7 @@ export const testLanguage: LanguageFacts = {
   wellness: ['fine'],
   copulas: ['is', 'are'],
   minus: 'minus',
+  later: ['then', 'later'],
   parts: { leaf: ['leaf', 'leaves'], stem: ['stem', 'stems'] },
   events: { frost: ['frost', 'ice on the windscreen'], moved: ['put outside'] },
   same: {
