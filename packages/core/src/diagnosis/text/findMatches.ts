@@ -31,6 +31,8 @@ const usualWeight = 0.4;
 const middling = 0.5;
 // A reading from nothing but words that were put right is this much less sure: they may be of another language, or mean something else.
 const correctedSure = 0.3;
+// Among loose words such a word weighs this much.
+const correctedShare = 0.4;
 // Log odds that a match is what was meant: so much to begin with, and so much for each point of its score. Fitted by eye to the readings of
 // the tuning descriptions: a score of 3 is right 3 times in 10, of 5 6 in 10, of 7 9 in 10, of 10 and more 98 in 100; unexpected ones were
 // never right.
@@ -202,7 +204,7 @@ function findLoose(
   content.forEach((first, c) => {
     const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();
     for (const i of content.slice(c, c + window)) {
-      const { stem, sentence } = tokens[i]!;
+      const { stem, sentence, corrected } = tokens[i]!;
       if (sentence !== tokens[first]!.sentence || scopes[i]!.negators.join() !== scopes[first]!.negators.join()) break;
       for (const { sign, weight } of hints.get(stem) ?? []) {
         const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set() };
@@ -210,7 +212,7 @@ function findLoose(
         if (sum.stems.has(stem)) continue;
         sum.stems.add(stem);
         sum.at.push(i);
-        sum.weight += weight;
+        sum.weight += corrected ? weight * correctedShare : weight;
       }
     }
     for (const [sign, { weight, at }] of sums) {
