@@ -94,9 +94,9 @@ export const handwork: Readonly<Record<string, Draw>> = {
     stroke('M6 10Q40 4 94 14', 3),
     leaf(70, 12, 1, 22),
     ...apple().map((shape) => ({ ...shape, opacity: 0.55 })),
-    inked('M44 24C20 34 12 60 20 92H80C88 60 80 34 56 24Z', 'none', 1.3),
-    wash('M44 24C20 34 12 60 20 92H80C88 60 80 34 56 24Z', 'cream', 0.45),
-    stroke('M43 22H57M50 22V8', 2),
+    inked('M46 20C14 28 6 58 12 96H88C94 58 86 28 54 20Z', 'none', 1.3),
+    wash('M46 20C14 28 6 58 12 96H88C94 58 86 28 54 20Z', 'cream', 0.5),
+    stroke('M44 19H56M50 19V8', 2),
   ],
   'sticky-card': () => [
     ...pot.map((shape) => shape),
@@ -122,19 +122,17 @@ export const handwork: Readonly<Record<string, Draw>> = {
     ...arrow([60, 84], [60, 60]),
   ],
   behead: () => [
-    ...pot,
-    inked('M46 40H54L53 62H47Z', 'leaf', 1),
-    wash('M46 50H54L53 62H47Z', 'dark', 0.8),
-    ...(
-      [
-        [-1, 26],
-        [1, 26],
-        [-1, 18],
-        [1, 18],
-      ] as const
-    ).map(([side, size], i) => leaf(50, i < 2 ? 30 : 22, side, size)),
-    leaf(50, 20, 1, 8),
-    ...cut(32, 36, 36, 0),
+    wash('M4 84H96V96H4Z', 'soil', 0.6),
+    stroke('M4 84H96', 1),
+    inked('M46 30H54L56 86H44Z', 'leaf', 1.1),
+    wash('M45 64H55L56 86H44Z', 'dark', 0.85),
+    leaf(50, 36, -1, 34),
+    leaf(50, 36, 1, 34),
+    leaf(50, 28, -1, 26),
+    leaf(50, 28, 1, 26),
+    leaf(50, 20, -1, 15),
+    leaf(50, 20, 1, 15),
+    ...cut(30, 52, 40, 0),
   ],
   'board-trap': () => [
     wash('M4 66H96V94H4Z', 'soil', 0.6),
