@@ -13,6 +13,8 @@ export interface Match {
   readonly score: number;
   /** chance that this is what was meant, 0 to 1 */
   readonly sure: number;
+  /** words of a sign that stand close together and make none of its phrases */
+  readonly loose?: boolean;
 }
 
 // A phrase may be stretched by this many words that do not belong to it.
@@ -220,7 +222,7 @@ function findLoose(
       const span = content.indexOf(at[at.length - 1]!) - c + 1;
       const score = (weight * looseShare * at.length) / span;
       const known = best.get(`${sign} ${at[0]}`);
-      if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score });
+      if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score, loose: true });
     }
   });
   return [...best.values()];

@@ -39,8 +39,8 @@ export interface TextReading {
   readonly stems: { readonly unread: readonly SaidWord[]; readonly read: readonly SaidWord[] };
 }
 
-// A sign that was read less surely than this is not told to the grower.
-const toldFrom = 0.25;
+// A sign that was read less surely than this is not told to the grower; one that was read from loose words must be surer.
+const toldFrom = { phrase: 0.25, loose: 0.42 };
 // What is left of a reading's sureness when the text also says the opposite.
 const contradicted = 0.5;
 
@@ -72,9 +72,10 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
     lexicon.language.later.some((words) => words.every((word, w) => tokens[i + w]?.word === word)),
   );
   const read: Reading[] = [];
+  const looselyRead = new Set<string>();
   const hosts: { host: string; phrase: string }[] = [];
   let onset: Onset | undefined;
-  for (const { meaning, at, sure } of kept.sort((a, b) => a.at[0]! - b.at[0]!)) {
+  for (const { meaning, at, sure, loose } of kept.sort((a, b) => a.at[0]! - b.at[0]!)) {
     const words = wordsBetween(text, tokens, at);
     if (meaning.kind === 'host') hosts.push({ host: meaning.id, phrase: words });
     else if (meaning.kind === 'onset') onset ??= meaning.id;
@@ -99,8 +100,11 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
             );
       const later = laterFrom >= 0 && at[0]! > laterFrom;
       read.push({ sign: meaning.id, state, phrase, sure, ...(later && { later }) });
+      if (loose) looselyRead.add(meaning.id);
     }
   }
+  // Who denies something has it in mind: only what is said to be there may be an accident of words.
+  const isTold = ({ sign, state, sure }: Reading) => state === 'absent' || sure >= toldFrom[looselyRead.has(sign) ? 'loose' : 'phrase'];
   const toldWords = (at: readonly number[]): SaidWord[] =>
     at
       .filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0)
@@ -118,9 +122,6 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
     stems: { unread: toldWords(left), read: toldWords([...used]) },
   };
 }
-
-/** Who denies something has it in mind: only what is said to be there may be an accident of words. */
-const isTold = ({ state, sure }: Reading) => state === 'absent' || sure >= toldFrom;
 
 function correctTokens(tokens: readonly Token[], { vocabulary, language }: Lexicon): Token[] {
   const corrected = new Map<string, string>();
