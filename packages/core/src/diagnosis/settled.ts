@@ -23,7 +23,8 @@ export interface Standing {
 /**
  * Whether enough was looked: no further look would change the plan much.
  *
- * @returns never true while nothing was seen but in one reading of the words, while the first cause is a guess, or while words that tell something stay unread
+ * @returns never true while nothing was seen but in one reading of the words, while the first cause is a guess, or while words that tell
+ *   something stay unread
  */
 export const isSettled = ({ findings, first, lead, looks, unreadTelling }: Standing): boolean =>
   findings.reduce((sum, { state, sure = 1 }) => (state === 'seen' ? sum + sure : sum), 0) >= enoughSeen &&

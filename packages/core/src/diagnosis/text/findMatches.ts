@@ -48,6 +48,7 @@ const commaSlack = 1;
 const guessedSure = 0.4;
 // Said of one part of the plant, a sign of another is hardly meant.
 const otherPart = { score: 0.6, sure: 0.3 };
+
 // What is less sure than this is not worth a question to the grower: its words may serve another reading.
 const leastSure = 0.05;
 
@@ -164,7 +165,7 @@ function findPhrase(
     if (!at || span > phrase.stems.length + (commas > 0 ? commaSlack : slack)) return [];
     // Words of any letter mean a sign only where they stand together.
     if (span > phrase.stems.length && phrase.stems.every((stem) => lexicon.ordinary.has(stem))) return [];
-    if (at && at.some((i) => denies(tokens[i]!.stem)) && span > phrase.stems.length) return [];
+    if (at.some((i) => denies(tokens[i]!.stem)) && span > phrase.stems.length) return [];
     if (commas > 0 && new Set(at.map((i) => scopes[i]!.negators.join())).size > 1) return [];
     return [{ meaning: phrase.meaning, at, score: ((phrase.weight * phrase.stems.length) / span) * overComma ** commas }];
   });
@@ -204,22 +205,22 @@ function findLoose(
 ): Omit<Match, 'sure'>[] {
   const best = new Map<string, Omit<Match, 'sure'>>();
   content.forEach((first, c) => {
-    const sums = new Map<string, { weight: number; at: number[]; stems: Set<string> }>();
-    for (const i of content.slice(c, c + window)) {
+    const sums = new Map<string, { weight: number; at: number[]; stems: Set<string>; span: number }>();
+    for (const [k, i] of content.slice(c, c + window).entries()) {
       const { stem, sentence, corrected } = tokens[i]!;
       if (sentence !== tokens[first]!.sentence || scopes[i]!.negators.join() !== scopes[first]!.negators.join()) break;
       for (const { sign, weight } of hints.get(stem) ?? []) {
-        const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set() };
+        const sum = sums.get(sign) ?? { weight: 0, at: [], stems: new Set(), span: 0 };
         sums.set(sign, sum);
         if (sum.stems.has(stem)) continue;
         sum.stems.add(stem);
         sum.at.push(i);
+        sum.span = k + 1;
         sum.weight += corrected ? weight * correctedShare : weight;
       }
     }
-    for (const [sign, { weight, at }] of sums) {
+    for (const [sign, { weight, at, span }] of sums) {
       if (at.length < 2 || weight < enoughWeight || at[0] !== first) continue;
-      const span = content.indexOf(at[at.length - 1]!) - c + 1;
       const score = (weight * looseShare * at.length) / span;
       const known = best.get(`${sign} ${at[0]}`);
       if (!known || known.score < score) best.set(`${sign} ${at[0]}`, { meaning: { kind: 'sign', id: sign }, at, score, loose: true });
