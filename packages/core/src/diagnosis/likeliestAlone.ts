@@ -5,7 +5,7 @@ import { logLikelihood } from './noisyOr.js';
 /**
  * The cause that explains what was found best when one cause alone is at work, and its chance among the causes that could be.
  *
- * @param findings - all known to `knowledge`
+ * @param findings - those of signs that `knowledge` does not hold are passed over
  * @returns nothing where the library knows no cause for this host
  */
 export function likeliestAlone(

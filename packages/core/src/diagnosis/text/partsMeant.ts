@@ -16,7 +16,7 @@ export const partsMeant: Readonly<Record<string, readonly string[]>> = {
 export const anyPart = ['whole-plant', 'seedling', 'ground'];
 
 /** What may be spoken of when a sign of this part is meant: anything at all for one that may be told of any part. */
-export const topicsOf = (part: string | undefined): readonly string[] => {
+export const topicsFor = (part: string | undefined): readonly string[] => {
   const topics = Object.keys(partsMeant);
   return part === undefined || anyPart.includes(part) ? topics : topics.filter((topic) => partsMeant[topic]!.includes(part));
 };

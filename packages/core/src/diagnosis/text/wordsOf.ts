@@ -1,7 +1,7 @@
 import type { Knowledge } from '../knowledge.js';
 import { frequencyTable } from '../probabilityTable.js';
 import type { Lexicon } from './lexicon.js';
-import { topicsOf } from './partsMeant.js';
+import { topicsFor } from './partsMeant.js';
 import type { SaidWord } from './readText.js';
 import { contentStems } from './tokens.js';
 
@@ -43,7 +43,7 @@ export function wordsOfEntries({ conditions, signs }: Knowledge, { language, ord
     const add = (stems: readonly string[], share: number, part?: string) => {
       for (const stem of stems)
         if (!ordinary.has(stem))
-          for (const word of [stem, ...topicsOf(part).map((topic) => saidOf(topic, stem))]) {
+          for (const word of [stem, ...topicsFor(part).map((topic) => saidOf(topic, stem))]) {
             const shares = holders.get(word) ?? new Map<string, number>();
             holders.set(word, shares.set(id, Math.max(shares.get(id) ?? 0, share)));
           }
