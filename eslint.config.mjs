@@ -45,7 +45,7 @@ export const storeys = {
     ['entries', 'weather'],
     ['cases'],
     ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
-    ['applications', 'ground', 'leaf-gauge', 'mix', 'today'],
+    ['applications', 'door', 'ground', 'leaf-gauge', 'mix', 'today'],
     ['traps'],
   ],
 };

@@ -133,5 +133,7 @@ function showMissed(name: string): void {
 const at = process.argv.indexOf('--missed');
 if (at >= 0) showMissed(process.argv[at + 1] ?? 'tuning');
 else
-  for (const name of process.argv[2] ? process.argv.slice(2) : ['tuning', 'setAside', 'growers', 'first', 'second', 'sealed', 'third'])
+  for (const name of process.argv[2]
+    ? process.argv.slice(2)
+    : ['tuning', 'setAside', 'growers', 'first', 'second', 'sealed', 'third', 'fourth', 'fifth', 'sixth'])
     report(name);

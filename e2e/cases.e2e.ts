@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { expectAccessible, goTo, newGardenWithCase } from './gardener';
+import { expectAccessible, goTo, newGardenWithCase, signIn } from './gardener';
 
 const toTab = (page: Page, name: string) => page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name }).click();
 const causes = (page: Page) => page.getByRole('region', { name: 'What it may be' });
@@ -150,4 +150,28 @@ test('the library says of a pest how it looks from egg to adult, and what it is 
   await page.getByRole('region', { name: 'Looks that settle it' }).getByRole('link').first().click();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expectAccessible(page);
+});
+
+test('something is wrong: from the planting that is looked at, by the key, and on a plant that is not written down', async ({ page }) => {
+  await signIn(page);
+  const rooms = page.getByRole('navigation', { name: 'Rooms' });
+  await expect(rooms.getByRole('link', { name: /^Cases \d+ due$/ })).toBeVisible();
+  await goTo(page, 'Ground');
+  await page.getByRole('link', { name: 'Basil', exact: true }).click();
+  await page.getByRole('link', { name: 'Something is wrong' }).click();
+  await expect(page.getByRole('combobox', { name: 'Which plant?' })).toHaveValue('Basil');
+  await expect(page.getByRole('radio', { name: /^Basil/ }).first()).toBeChecked();
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Basil' })).toBeVisible();
+
+  await goTo(page, 'Today');
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await expect(page.getByRole('alert')).toContainText('Name the plant');
+  await page.getByRole('combobox', { name: 'Which plant?' }).fill('moth orchid');
+  await page.getByLabel('What do you see?').fill('white fluff where the leaves meet, sticky');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await expect(page.getByRole('heading', { level: 3, name: 'Mealybug', exact: true })).toBeVisible();
+  await expect(page.getByLabel('In your own words')).toHaveValue('white fluff where the leaves meet, sticky');
 });

@@ -75,7 +75,7 @@ test('a form that could not be sent is sent again, and counts once', async ({ pa
   await goTo(page, 'Ground');
   await page.getByRole('link', { name: 'Basil', exact: true }).click();
   await page.getByRole('link', { name: 'Log an application' }).click();
-  await choose(page, 'What was done', 'Wash off with a jet of water');
+  await page.getByRole('combobox', { name: 'What was done' }).fill('Wash off with a jet of water');
   await page.getByLabel('Why').fill('greenfly on the tips');
   const mend = await cutWrites(page);
   await page.getByRole('button', { name: 'Log this' }).click();
@@ -109,9 +109,9 @@ test('what can’t be is refused beside its field, and the rest stays', async ({
   await page.getByRole('link', { name: 'Log an application' }).click();
   await page.getByLabel('Which part of them').fill('all over');
   await page.getByRole('button', { name: 'Log this' }).click();
-  await expect(page.getByText('Choose a treatment.')).toBeVisible();
+  await expect(page.getByText('Name what was done.')).toBeVisible();
   await expect(page.getByText('Choose a planting, or several')).toBeVisible();
-  await choose(page, 'What was done', 'Insecticidal soap');
+  await page.getByRole('combobox', { name: 'What was done' }).fill('Insecticidal soap');
   await choose(page, 'On which plantings', /^Basil/);
   const day = page.getByLabel('On', { exact: true });
   await day.fill('next Monday');
@@ -129,7 +129,7 @@ test('an application past its card is logged, with a warning before', async ({ p
   await signIn(page);
   await goTo(page, 'Log');
   await page.getByRole('link', { name: 'Log an application' }).click();
-  await choose(page, 'What was done', 'Copper hydroxide');
+  await page.getByRole('combobox', { name: 'What was done' }).fill('Copper hydroxide');
   await choose(page, 'On which plantings', /Maincrop · Potato ground/);
   await expect(page.getByText('Past the card.')).toBeVisible();
   await expect(page.getByText('The card asks for 7 days between two')).toBeVisible();
@@ -139,7 +139,7 @@ test('one tank over two beds is one entry of the log, and each bed knows its day
   await signIn(page);
   await goTo(page, 'Log');
   await page.getByRole('link', { name: 'Log an application' }).click();
-  await choose(page, 'What was done', 'Insecticidal soap');
+  await page.getByRole('combobox', { name: 'What was done' }).fill('Insecticidal soap');
   await choose(page, 'On which plantings', /^Basil/);
   await choose(page, 'On which plantings', /^Kale/);
   await page.getByRole('listitem').filter({ hasText: 'Kale' }).getByLabel('How many plants').fill('12');
@@ -190,7 +190,7 @@ test('the log prints without the frame and goes out as CSV', async ({ page }) =>
   expect(csv.split('\r\n')[0]).toMatch(/^tank,applied,place,plant,cultivar,plants,part,treatment/);
   expect(csv).toContain('both sides of the leaves to run-off,Copper hydroxide,27,g,9');
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('navigation', { name: 'Garden' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
   await expect(page.getByText('Osier Reach. Printed Saturday')).toBeVisible();
   await expect(page.getByText('The label in your hand and local rules outrank it')).toBeVisible();
 });

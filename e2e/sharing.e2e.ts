@@ -163,7 +163,7 @@ test('a garden in gallons and Fahrenheit shows them, and stores the same', async
   await page.getByRole('button', { name: 'Save the planting' }).click();
   await page.getByRole('link', { name: 'Rose', exact: true }).click();
   await page.getByRole('link', { name: 'Log an application' }).click();
-  await choose(page, 'What was done', 'Insecticidal soap');
+  await page.getByRole('combobox', { name: 'What was done' }).fill('Insecticidal soap');
   await page.getByLabel('Water, gal').fill('2');
   await page.getByLabel('Temperature, °F').fill('68');
   await page.getByLabel('Wind, mph').fill('5');

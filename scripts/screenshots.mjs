@@ -33,7 +33,6 @@ const pictures = [
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
   { name: 'weather', path: 'weather', look: 'dark' },
-  { name: 'people', path: 'settings', at: 'People' },
   { name: 'library', path: 'library' },
   { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
@@ -58,7 +57,11 @@ try {
   const page = await browser.newPage({ viewport: wide, locale: 'en-GB' });
   const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
   await page.goto(server.url);
-  await page.getByLabel('E-mail address').waitFor();
+  await page.getByLabel('Which plant?').fill('moth orchid');
+  await page.getByLabel('What do you see?').fill('White fluff where the leaves meet, sticky. No webs.');
+  await page.getByText(/^Today/).waitFor();
+  await take('door');
+  await page.goto(`${server.url}/sign-in`);
   await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
   await page.getByLabel('Password').fill('willow-and-water');
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -77,9 +80,12 @@ try {
   await take('leaf-gauge');
   await show(page, garden, { path: 'round', size: phone, look: 'sun' });
   await page.getByRole('button', { name: 'Begin the round' }).click();
-  await page.getByRole('heading', { name: 'Look here' }).waitFor();
+  await page
+    .getByText(/^In season/)
+    .first()
+    .waitFor();
   await take('stop-sun-phone');
-  console.log(`${pictures.length + 3} pictures in docs/screenshots/`);
+  console.log(`${pictures.length + 4} pictures in docs/screenshots/`);
 } finally {
   await browser?.close();
   server?.child.kill();

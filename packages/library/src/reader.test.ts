@@ -1,13 +1,22 @@
 import { readWords } from '@field-nurse/core/diagnosis';
 import { join } from 'node:path';
+import type { Host } from './entries';
 import { readLibrary } from './files';
 
 const library = readLibrary(join(import.meta.dirname, '../data'));
-const read = (text: string) => readWords(library, text).read.map(({ sign, state }) => `${state} ${sign}`);
+const read = (text: string, host?: Host) => readWords(library, text, host).read.map(({ sign, state }) => `${state} ${sign}`);
+
+/** A plant that often shows the sign: words that two signs share ("maggots in the fruit") are told apart by it. */
+function plantThatShows(sign: string): Host | undefined {
+  const shown = library.conditions.filter(({ signs }) => signs[sign] === 'always');
+  const names = new Set(shown.flatMap(({ hosts }) => hosts.often));
+  return library.hosts.find(({ id, family, kind }) => [id, family, kind].some((name) => names.has(name)));
+}
 
 describe.each(library.signs.map((sign) => [sign.id, sign] as const))('%s', (id, sign) => {
   test('is read from its name and from each of its lay words', () => {
-    const missed = [sign.name, ...sign.words].filter((words) => !read(words).includes(`seen ${id}`));
+    const plant = plantThatShows(id);
+    const missed = [sign.name, ...sign.words].filter((words) => ![undefined, plant].some((on) => read(words, on).includes(`seen ${id}`)));
     expect(missed).toEqual([]);
   });
 

@@ -3,11 +3,23 @@ import { openGarden } from './shell/open-garden';
 import { requireSignIn, startPage } from './people/require-sign-in';
 
 export const routes: Routes = [
-  { path: '', pathMatch: 'full', canActivate: [startPage], children: [] },
+  {
+    path: '',
+    pathMatch: 'full',
+    title: 'What is wrong with your plant?',
+    canActivate: [startPage],
+    loadComponent: () => import('./door/door-page').then((m) => m.DoorPage),
+  },
   { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./people/sign-in-page').then((m) => m.SignInPage) },
   { path: 'sign-up', title: 'New account', loadComponent: () => import('./people/sign-up-page').then((m) => m.SignUpPage) },
   { path: 'forgotten', title: 'Forgotten password', loadComponent: () => import('./people/forgotten-page').then((m) => m.ForgottenPage) },
   { path: 'reset/:secret', title: 'New password', loadComponent: () => import('./people/reset-page').then((m) => m.ResetPage) },
+  {
+    path: 'keep',
+    title: 'Keep this',
+    canActivate: [requireSignIn],
+    loadComponent: () => import('./door/keep-page').then((m) => m.KeepPage),
+  },
   {
     path: 'invitation/:secret',
     title: 'Invitation',
@@ -52,6 +64,7 @@ export const routes: Routes = [
         loadComponent: () => import('./plantings/planting-page').then((m) => m.PlantingPage),
       },
       { path: 'cases', title: 'Cases', loadComponent: () => import('./cases/cases-page').then((m) => m.CasesPage) },
+      { path: 'wrong', title: 'Something is wrong', loadComponent: () => import('./cases/wrong-page').then((m) => m.WrongPage) },
       { path: 'cases/:case', title: 'Case', loadComponent: () => import('./cases/case-page').then((m) => m.CasePage) },
       { path: 'cases/:case/options', title: 'Options', loadComponent: () => import('./treatment/options-page').then((m) => m.OptionsPage) },
       {

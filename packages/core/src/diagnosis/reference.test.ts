@@ -30,7 +30,7 @@ function slowMarginals(circumstances: Circumstances, findings: readonly Finding[
     const carried = causes.flatMap((one) => causes.filter((two) => one.carries?.includes(two.id))).length;
     const prior = causes.reduce(
       (product, cause) => product * Math.exp(priorLogOdds(cause, circumstances).logOdds),
-      (6 / 0.35) ** links * (3 / 0.35) ** carried * 0.35 ** (causes.length - 1),
+      (4 / 0.35) ** links * (3 / 0.35) ** carried * 0.35 ** (causes.length - 1),
     );
     return findings.reduce((product, { sign, state, sure = 1 }) => {
       const seen = chanceSeen(

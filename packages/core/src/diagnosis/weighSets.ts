@@ -41,7 +41,7 @@ export interface SetWeights {
  */
 export const furtherShare = 0.35;
 // A cause that follows another is this many times likelier beside it; a carrier and what it carries, this many. Together they are one trouble.
-const followsFactor = 6 / furtherShare;
+const followsFactor = 4 / furtherShare;
 const carriesFactor = 3 / furtherShare;
 // Products of this many chances stay well above the smallest double.
 const blockSize = 50;

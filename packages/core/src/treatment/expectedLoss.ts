@@ -6,28 +6,36 @@ const harmScore = { none: 0, slight: 0.3, serious: 1 } as const;
 // Synthetic products carry a part of the harm that no label figure holds (residue, resistance).
 const syntheticHarm = 0.4;
 
-/** Value of one plant and the price of one minute, in the money of the garden. */
+/** Value of one plant and the price of one minute, in the money of the garden, and how many plants share what must be bought. */
 export interface Prices {
   readonly plantValue: number;
   readonly minute: number;
+  /** not known where left out: then nothing is dearer for being few */
+  readonly plants?: number | undefined;
 }
 
 const plantValues: Readonly<Record<Worth, number>> = { cheap: 1, usual: 4, dear: 20 };
 const minutePrice = 0.2;
+// Living helpers come in packs that do not keep: the smallest, in the money of the garden.
+const smallestPack = 12;
 // A crop that goes on longer than this still has its whole worth before it.
 const fullSeasonDays = 45;
 
-/** Prices of a planting: what a plant is worth, and how much of that the days left can still lose. */
+/** Prices of a planting: what a plant is worth, and how much of that the days left can still lose; a houseplant and a tree are dear unless it is said. */
 export function pricesOf({
-  worth = 'usual',
   host,
+  worth = usualWorth(host),
   daysToFrost,
   daysToEnd,
-}: Pick<Situation, 'worth' | 'host' | 'daysToFrost' | 'daysToEnd'>): Prices {
+  plants,
+}: Pick<Situation, 'worth' | 'host' | 'daysToFrost' | 'daysToEnd' | 'plants'>): Prices {
   const daysLeft = Math.min(host.tender ? (daysToFrost ?? Infinity) : Infinity, daysToEnd ?? Infinity);
   // What a trouble can still take goes with the days left, and with how far it grows in them.
-  return { plantValue: plantValues[worth] * Math.min(1, daysLeft / fullSeasonDays) ** 2, minute: minutePrice };
+  return { plantValue: plantValues[worth] * Math.min(1, daysLeft / fullSeasonDays) ** 2, minute: minutePrice, plants };
 }
+
+/** A houseplant and a tree stand for years and are not one of many. */
+const usualWorth = ({ kind, habit }: Situation['host']): Worth => (kind === 'houseplant' || habit === 'tree' ? 'dear' : 'usual');
 
 /**
  * What an option is expected to cost per plant: damage left + money + labour + harm.
@@ -47,8 +55,9 @@ export function expectedLoss(intervention: InterventionFacts, kept: readonly num
 
 /** What doing it costs, whatever it does for the plant: money, labour, harm, and half a plant where it is taken out; money per plant. */
 export function stepCost(intervention: InterventionFacts, stance: Stance, prices: Prices): number {
-  const { bees, helpers, rung, costPerPlant, minutesPerPlant } = intervention;
+  const { bees, helpers, rung, order, costPerPlant, minutesPerPlant } = intervention;
   const harm = harmScore[helpers] + harmScore[bees] + (rung === 'synthetic' ? syntheticHarm : 0);
   const plantLost = rung === 'removal' ? prices.plantValue / 2 : 0;
-  return costPerPlant + minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
+  const money = order === 'release' && prices.plants ? Math.max(costPerPlant, smallestPack / prices.plants) : costPerPlant;
+  return money + minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
 }

@@ -107,7 +107,7 @@ export interface RegionRules {
 
 /** The planting as it stands today. What is not known is left out. */
 export interface Situation {
-  readonly host: LabelledHost & { readonly tender?: boolean | undefined };
+  readonly host: LabelledHost & { readonly tender?: boolean | undefined; readonly kind?: string; readonly habit?: string | undefined };
   readonly conditions: readonly TreatableCondition[];
   /** a stage of one of the conditions or a kind of stage, as somebody said */
   readonly stage?: string | undefined;

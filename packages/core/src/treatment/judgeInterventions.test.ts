@@ -10,6 +10,13 @@ const wash: InterventionFacts = { ...spray, id: 'wash', name: 'Wash', rung: 'han
 const feed: InterventionFacts = { ...spray, id: 'feed', name: 'Feed', rung: 'culture', order: 'feed', reach: 'systemic' };
 const water: InterventionFacts = { ...spray, id: 'water', name: 'Water', rung: 'culture', order: 'water', reach: 'whole-plant' };
 
+test('living helpers for one plant cost their whole pack, for many each its share', () => {
+  const helpers = { ...spray, order: 'release' as const, costPerPlant: 0.6 };
+  const cost = (plants: number) =>
+    expectedLoss(helpers, [1], 'organic', { ...prices, plants }) - expectedLoss({ ...helpers, costPerPlant: 0 }, [1], 'organic', prices);
+  expect([cost(1), cost(4), cost(100)].map((money) => Math.round(money * 100) / 100)).toEqual([12, 3, 0.6]);
+});
+
 test('loss worked by hand: half of a plant of 4 left, 0.1 of money, a minute at 0.2', () => {
   expect(expectedLoss(spray, [0.5], 'organic', prices)).toBeCloseTo(4 * 0.5 + 0.1 + 0.2, 12);
 });
@@ -162,6 +169,7 @@ test('frost on a tender crop, or its end, takes the worth out of every treatment
   expect(pricesOf({ ...situation, daysToFrost: 9 }).plantValue).toBe(4);
   expect(pricesOf({ ...situation, daysToEnd: 0 }).plantValue).toBe(0);
   expect(pricesOf({ ...situation, worth: 'dear' }).plantValue).toBe(20);
+  expect(pricesOf({ ...situation, host: { ...situation.host, kind: 'houseplant' } }).plantValue).toBe(20);
 });
 
 describe('what must be reported', () => {

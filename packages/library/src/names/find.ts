@@ -2,8 +2,10 @@ import type { Named } from './nameIndex.js';
 import { nearNames } from './nearNames.js';
 import { fold } from './words.js';
 
+export { cultivarIn } from './cultivarIn.js';
 export { findNamed } from './findNamed.js';
 export type { Found } from './findNamed.js';
+export type { Named } from './nameIndex.js';
 export { nearNames } from './nearNames.js';
 export { settingIn } from './settingIn.js';
 

@@ -1,6 +1,7 @@
 import { correctTypo } from '@field-nurse/core/diagnosis';
 import { nameIndexOf } from './nameIndex.js';
 import type { IndexedName, Named, NameIndex } from './nameIndex.js';
+import { placing } from './placing.js';
 import { keyOf, wordsOf } from './words.js';
 
 /** The entry that a typed name means. */
@@ -12,24 +13,8 @@ export interface Found<T> {
   readonly qualifier: string;
 }
 
-// What follows such a word says where the plant stands, and names no other.
-const placing = new Set([
-  'in',
-  'on',
-  'at',
-  'by',
-  'from',
-  'near',
-  'under',
-  'with',
-  'for',
-  'and',
-  'next',
-  'behind',
-  'against',
-  'beside',
-  'inside',
-]);
+// Said behind a plant's name, such a word tells how it grows: a "pumpkin vine" is a pumpkin.
+const growing = new Set(['vine', 'tree', 'bush', 'hedge', 'shrub']);
 const quoted = /(^|\s)(['"‘’“”])[^'"‘’“”]+['"‘’“”](?=$|\s)/gu;
 const mostOffered = 5;
 
@@ -55,7 +40,7 @@ export function findNamed<T extends Named>(
   const corrected = written.map((word) => correctTypo(word, index.vocabulary) ?? word);
   for (const words of keyOf(corrected) === keyOf(written) ? [written] : [written, corrected]) {
     const found = findWhole(index, words, favoured) ?? findPart(index, words, favoured) ?? findWithin(index, words, typed, favoured);
-    if (found) return found;
+    if (found) return found.qualifier ? found : { ...found, qualifier: (typed.match(quoted) ?? []).join(' ').trim() };
   }
   const key = correctTypo(keyOf(written), new Set(index.byKey.keys()));
   return key === undefined ? undefined : chosen(index.byKey.get(key)!, '', favoured);
@@ -77,7 +62,8 @@ function findWithin<T extends Named>(
   const heads = end > 0 ? [words.slice(0, end), words] : [words];
   for (const head of heads) {
     const spans = spansOf(head, index);
-    const own = spans.filter(({ names }) => names.some(({ entry }) => !isGeneral(entry)));
+    const tells = spans.filter(({ from, length }) => length > 1 || !growing.has(head[from]!));
+    const own = tells.filter(({ names }) => names.some(({ entry }) => !isGeneral(entry)));
     const best = (own.length > 0 ? own : spans).sort((a, b) => b.length - a.length || b.from - a.from)[0];
     if (best) return chosen(best.names, without(typed, words.slice(best.from, best.from + best.length)), favoured);
   }

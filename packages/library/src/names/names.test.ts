@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { readLibrary } from '../files';
-import { findNamed, nearNames, searchByName, settingIn } from './find';
+import { cultivarIn, findNamed, nearNames, searchByName, settingIn } from './find';
 
 const { hosts, conditions, interventions } = readLibrary(join(import.meta.dirname, '../../data'));
 const host = (typed: string) => findNamed(hosts, typed);
@@ -20,10 +20,12 @@ test.each([
   ['hydroponic lettuce', 'lettuce', ''],
   ['lettuce seedlings', 'lettuce', 'seedlings'],
   ['seedlings', 'seed-tray', ''],
-  ["rose 'Iceberg'", 'rose', ''],
+  ["rose 'Iceberg'", 'rose', "'Iceberg'"],
   ['cherry tomatoes', 'tomato', ''],
   ['indoor palm', 'palm', ''],
   ['hedge of box', 'box', 'hedge of'],
+  ['pumpkin vine', 'winter-squash', 'vine'],
+  ['vines', 'grape', ''],
   ['tomatoes next to the potatoes', 'tomato', 'next to the potatoes'],
   ['rhododendrun', 'rhododendron', ''],
   ['chrysanths', 'chrysanthemum', ''],
@@ -77,4 +79,14 @@ test('what is no plant has no entry, and the nearest names are offered', () => {
 
 test('words about a plant tell where it stands', () => {
   expect([settingIn('in the polytunnel'), settingIn('indoor'), settingIn('old')]).toEqual(['greenhouse', 'indoor', undefined]);
+});
+
+test.each([
+  ['Ferry Red in the tunnel', 'Ferry Red'],
+  ["'White Sail'", 'White Sail'],
+  ['old', ''],
+  ['in pots', ''],
+  ['young indoor', ''],
+])('“%s” names the variety “%s”', (words, variety) => {
+  expect(cultivarIn(words)).toBe(variety);
 });

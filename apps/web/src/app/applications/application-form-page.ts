@@ -15,6 +15,7 @@ import { Garden } from '../gardens/garden';
 import { plantingNow } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
+import { NameField } from '../library/name-field';
 import { sessionFeature } from '../store/session-state';
 import { TodaysWeather } from '../treatment/todays-weather';
 import { DayField } from '../gardens/day-field';
@@ -22,7 +23,6 @@ import { dayWord, instantWord } from '../shared/days';
 import { Submission } from '../shared/submission';
 import { TimeField } from '../gardens/time-field';
 import { fromField, measures, toField } from '../shared/units';
-import { rungWords } from '../shared/words';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
 import { brokenLines } from './broken-lines';
 import { productUnits } from './product-amount';
@@ -30,7 +30,17 @@ import { productUnits } from './product-amount';
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
   selector: 'fn-application-form-page',
-  imports: [ReactiveFormsModule, RouterLink, DayField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, TimeField],
+  imports: [
+    ReactiveFormsModule,
+    RouterLink,
+    DayField,
+    MatButtonModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    NameField,
+    TimeField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .roomy {
@@ -86,14 +96,7 @@ export class ApplicationFormPage {
       }))
       .sort((a, b) => a.name.localeCompare(b.name)),
   );
-  protected readonly rungs = computed(() =>
-    Object.entries(rungWords).flatMap(([id, { word }]) => {
-      const options = (this.#library.index()?.interventions ?? [])
-        .filter(({ rung }) => rung === id)
-        .sort((a, b) => a.name.localeCompare(b.name));
-      return options.length > 0 ? [{ word, options }] : [];
-    }),
-  );
+  protected readonly interventions = computed(() => this.#library.index()?.interventions ?? []);
 
   /** when it was done; nothing while day or time can not be read */
   readonly #appliedAt = computed(() => {

@@ -16,6 +16,8 @@ export class Calc {
   #started: Remote<CalcWorker> | undefined;
   #learned: LibraryIndex | undefined;
 
+  /** Make ready what the first answer would have to wait for. */
+  warm = async (): Promise<void> => void (await (await this.#worker()).readWords('leaf', ''));
   readWords = async (text: string, host: string): Promise<WordReading> => (await this.#worker()).readWords(text, host);
   whereToLook = async (places: readonly LookPlace[]): Promise<LookPlan[]> => (await this.#worker()).whereToLook(places);
 

@@ -24,12 +24,15 @@ import { workingConditions } from './case-diagnoses';
           <h1>Cases</h1>
           <p>{{ open().length }} open, {{ closed().length }} closed</p>
         </div>
+        @if (garden.canWrite()) {
+          <a matButton="filled" [routerLink]="['/g', garden.summary().id, 'wrong']">Open a case</a>
+        }
       </div>
       @if (garden.cases().length + garden.pastCases().length === 0) {
         <div class="fn-empty">
           <h2>Nothing is sick here</h2>
-          <p>When something looks wrong, open a case on the planting: go to Ground, choose the planting, and say what you see.</p>
-          <a [routerLink]="['/g', garden.summary().id, 'ground']">Go to Ground</a>
+          <p>When something looks wrong, say which plant and what you see: the causes come at once.</p>
+          <a [routerLink]="['/g', garden.summary().id, 'wrong']">Something is wrong</a>
         </div>
       }
       @if (open().length > 0) {

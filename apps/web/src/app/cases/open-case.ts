@@ -3,6 +3,7 @@ import { Router } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { ApiError } from '../api/api-error';
+import { begunCase } from './begun-case';
 
 /** Opening a case on a planting, from wherever the sick plant was met. */
 @Injectable({ providedIn: 'root' })
@@ -14,27 +15,7 @@ export class OpenCase {
   async on(plantingId: string): Promise<void> {
     const id = crypto.randomUUID();
     try {
-      await this.#records.save(
-        'cases',
-        id,
-        0,
-        {
-          plantingId,
-          openedOn: this.#garden.today(),
-          words: '',
-          findings: [],
-          onset: null,
-          pattern: null,
-          stage: null,
-          hidden: null,
-          helpersSeen: false,
-          diagnoses: [],
-          closedOn: null,
-          outcome: null,
-          note: '',
-        },
-        'Case opened.',
-      );
+      await this.#records.save('cases', id, 0, begunCase(plantingId, this.#garden.today()), 'Case opened.');
       await this.#router.navigate(['/g', this.#garden.summary().id, 'cases', id]);
     } catch (error) {
       this.#records.say(ApiError.from(error).message);

@@ -41,7 +41,7 @@ function start(first: () => Observable<readonly ClinicReport[]>, written: readon
     providers: [
       provideZonelessChangeDetection(),
       { provide: Api, useValue: { clinicReports: answer('read'), askClinics: answer('ask') } },
-      { provide: Garden, useValue: { summary: signal(summary), now: () => now, clinicSamples: signal(written) } },
+      { provide: Garden, useValue: { id: signal(summary.id), summary: signal(summary), now: () => now, clinicSamples: signal(written) } },
       {
         provide: Offline,
         useValue: {

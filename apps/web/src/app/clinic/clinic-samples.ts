@@ -17,7 +17,7 @@ export class ClinicSamples {
   readonly #reports = signal<readonly ClinicReport[]>([]);
   readonly #asked = computed(() => {
     const written = this.#garden.clinicSamples().map(({ id, version }) => `${id} ${version}`);
-    return JSON.stringify([this.#garden.summary().id, this.#garden.now().slice(0, 13), written]);
+    return JSON.stringify([this.#garden.id(), this.#garden.now().slice(0, 13), written]);
   });
   /** why nothing newer is shown */
   readonly fault = signal('');
@@ -52,17 +52,18 @@ export class ClinicSamples {
   }
 
   async #take(call: (garden: string) => ReturnType<Api['clinicReports']>): Promise<void> {
-    const { id } = this.#garden.summary();
+    const id = this.#garden.id();
+    if (!id) return;
     try {
       // A garden without samples has nothing to ask.
       const reports = this.#garden.clinicSamples().length === 0 ? [] : await firstValueFrom(call(id));
-      if (id !== this.#garden.summary().id) return;
+      if (id !== this.#garden.id()) return;
       this.#reports.set(reports);
       this.fault.set('');
       await this.#offline.saveClinicReports(id, reports).catch(() => undefined);
     } catch (error) {
       const kept = await this.#offline.clinicReports(id).catch(() => undefined);
-      if (id !== this.#garden.summary().id) return;
+      if (id !== this.#garden.id()) return;
       if (kept) this.#reports.set(kept);
       this.fault.set(ApiError.from(error).message);
     }

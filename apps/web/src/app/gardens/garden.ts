@@ -17,6 +17,8 @@ export class Garden {
   readonly #maybe = this.#store.selectSignal(gardenFeature.selectGarden);
 
   readonly summary = computed<GardenSummary>(() => this.#maybe()!);
+  /** id of the open garden; nothing before one is open, and at the door */
+  readonly id = computed(() => this.#maybe()?.id);
   readonly places = this.#store.selectSignal(gardenFeature.selectPlaces);
   readonly #plantingRecords = this.#store.selectSignal(gardenFeature.selectPlantings);
   readonly cases = this.#store.selectSignal(gardenFeature.selectCases);

@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { OnInit } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import type { AbstractControl, ValidationErrors } from '@angular/forms';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -11,11 +9,12 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { PlantingEvent, Written } from '@field-nurse/contract';
+import { cultivarIn, settingIn } from '@field-nurse/library/find';
 import type { Planting } from '../gardens/plantings-now';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
-import { hostByName, matchingHosts } from '../library/host-names';
 import { Library } from '../library/library';
+import { NameField } from '../library/name-field';
 import { Submission } from '../shared/submission';
 import { DayField } from '../gardens/day-field';
 import { settingWords } from '../shared/words';
@@ -30,12 +29,12 @@ const wholeFrom1To = (most: number) => [Validators.required, Validators.min(1), 
     ReactiveFormsModule,
     RouterLink,
     DayField,
-    MatAutocompleteModule,
     MatButtonModule,
     MatCheckboxModule,
     MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
+    NameField,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './planting-edit-page.html',
@@ -52,20 +51,8 @@ export class PlantingEditPage implements OnInit {
   protected readonly groundLink = ['/g', this.garden.summary().id, 'ground'];
   protected readonly known = computed(() => this.garden.planting(this.planting() ?? ''));
 
-  readonly #isKnownHost = ({ value }: AbstractControl<string>): ValidationErrors | null =>
-    hostByName(this.#library.known()?.hosts ?? [], value) ? null : { unknownHost: true };
-  /** What to say of a name that is not known: those near it, if there are any. */
-  protected readonly unknownHost = computed(() => {
-    const near = this.hosts()
-      .slice(0, 3)
-      .map(({ name }) => name);
-    return near.length > 0
-      ? `The library does not know this name. Near it: ${near.join(', ')}.`
-      : 'The library does not know this name. Try another, or the name of its kin.';
-  });
-
   protected readonly form = new FormGroup({
-    host: new FormControl('', { nonNullable: true, validators: [Validators.required, this.#isKnownHost] }),
+    host: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
     cultivar: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(120)] }),
     placeId: new FormControl('', { nonNullable: true, validators: [Validators.required] }),
     plants: new FormControl(1, {
@@ -93,8 +80,7 @@ export class PlantingEditPage implements OnInit {
   });
   protected readonly submission = new Submission(this.form);
 
-  readonly #typed = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
-  protected readonly hosts = computed(() => matchingHosts(this.#library.known()?.hosts ?? [], this.#typed()));
+  protected readonly hosts = computed(() => this.#library.known()?.hosts ?? []);
 
   readonly #place = toSignal(this.form.controls.placeId.valueChanges, { initialValue: '' });
   /** another place is chosen for a planting that stood elsewhere */
@@ -108,7 +94,6 @@ export class PlantingEditPage implements OnInit {
     if (known)
       this.form.patchValue({
         ...known,
-        host: this.#library.hostName(known.host),
         ...this.#shownSeason(known),
         arrival: known.quarantine ? { held: true, ...known.quarantine } : {},
       });
@@ -119,9 +104,13 @@ export class PlantingEditPage implements OnInit {
     this.#takeSettingOf(this.form.controls.placeId.value);
   }
 
-  protected chosenHost(): void {
-    const host = hostByName(this.#library.known()?.hosts ?? [], this.form.controls.host.value);
-    if (host) this.form.controls.eaten.setValue(host.eaten);
+  /** @param beside - what was typed beside the plant's name: its variety, unless one is named, and where it stands */
+  protected chosenHost(beside: string): void {
+    const { host, cultivar, eaten, setting } = this.form.controls;
+    const plant = this.#library.hosts().get(host.value);
+    if (plant) eaten.setValue(plant.eaten);
+    if (cultivar.value === '') cultivar.setValue(cultivarIn(beside));
+    setting.setValue(settingIn(beside) ?? setting.value);
   }
 
   protected async save(): Promise<void> {
@@ -168,7 +157,7 @@ export class PlantingEditPage implements OnInit {
       placeId: corrected?.placeId ?? record?.placeId ?? placeId,
       setting: corrected?.setting ?? record?.setting ?? setting,
       events: this.#events(record?.events ?? [], moves),
-      host: hostByName(this.#library.known()!.hosts, host)!.id,
+      host,
       plants: Number(plants),
       rows: Math.min(Number(rows), Number(plants)),
       // In another place it lies elsewhere.

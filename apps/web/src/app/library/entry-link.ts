@@ -4,12 +4,18 @@ import { Garden } from '../gardens/garden';
 import { Library } from './library';
 import type { EntryKind } from './library-search';
 
-/** The name of a library entry, as a link to its page. */
+/** The name of a library entry, as a link to its page where a garden is open. */
 @Component({
   selector: 'fn-entry-link',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<a [routerLink]="['/g', garden.summary().id, 'library', kind(), entry()]">{{ name() }}</a>`,
+  template: `
+    @if (garden.id(); as id) {
+      <a [routerLink]="['/g', id, 'library', kind(), entry()]">{{ name() }}</a>
+    } @else {
+      {{ name() }}
+    }
+  `,
 })
 export class EntryLink {
   protected readonly garden = inject(Garden);

@@ -59,8 +59,11 @@ test('a session that is not known yet is asked for, and waited for', async () =>
   expect(await entered).toBe(true);
 });
 
+test('a stranger stays at the door', async () => {
+  expect(await start({ status: 'known', person: null, gardens: [] }).begin()).toBe(true);
+});
+
 test.each([
-  ['nobody', null, [], ['/sign-in']],
   ['somebody without a garden', wren, [], ['/new-garden']],
   ['somebody with one', wren, [summary], ['/g', 'g', 'today']],
 ])('the bare address leads %s on', async (_, person, gardens, path) => {

@@ -22,12 +22,10 @@ export const requireSignIn: CanActivateFn = (_, { url }) => {
   return session().pipe(map(({ person }) => (person ? true : router.createUrlTree(['/sign-in'], { queryParams: { to: url } }))));
 };
 
-/** Where the bare address leads: the door, the first garden, or making one. */
+/** Where the bare address leads: to the door for a stranger, else to the first garden, or to making one. */
 export const startPage: CanActivateFn = () => {
   const router = inject(Router);
   return session().pipe(
-    map(({ person, gardens }) =>
-      router.createUrlTree(!person ? ['/sign-in'] : gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden']),
-    ),
+    map(({ person, gardens }) => !person || router.createUrlTree(gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden'])),
   );
 };

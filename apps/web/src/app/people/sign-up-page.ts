@@ -25,6 +25,9 @@ import { SessionActions } from '../store/session-state';
     <main>
       <form [formGroup]="form" (ngSubmit)="signUp()" novalidate>
         <h1>New account</h1>
+        @if (to() === '/keep') {
+          <p>What you told of the plant comes along: its place, its case and what was found.</p>
+        }
         <mat-form-field>
           <mat-label>Your name</mat-label>
           <input matInput formControlName="name" autocomplete="name" />

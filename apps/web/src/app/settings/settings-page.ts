@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
@@ -111,13 +111,18 @@ export class SettingsPage {
   protected readonly timeZone = this.#garden.summary().timeZone;
 
   constructor() {
-    this.form.patchValue(this.#garden.summary());
+    // Set anew elsewhere, or known better by the server than by this device: what nobody has touched here follows.
+    effect(() => {
+      const summary = this.#garden.summary();
+      if (this.form.pristine) this.form.patchValue(summary);
+    });
   }
 
   protected async save(): Promise<void> {
     const before = settingsOf(this.#garden.summary());
     await this.submission.send(async () => {
       await this.#write(this.form.getRawValue());
+      this.form.markAsPristine();
       this.#records.sayWithUndo('Garden saved.', () => void this.submission.run(() => this.#takeBack(before)));
     });
   }

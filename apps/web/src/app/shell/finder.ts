@@ -83,6 +83,8 @@ export class Finder {
     const base = ['/g', this.#garden.summary().id];
     return [
       ...navigation.map(({ word, path }) => ({ word, kind: 'page', link: [...base, path] })),
+      ...(this.#garden.canWrite() ? [{ word: 'Something is wrong', kind: 'page', link: [...base, 'wrong'] }] : []),
+      ...this.#garden.places().map(({ id, name }) => ({ word: name, kind: 'place', link: [...base, 'ground', 'places', id] })),
       ...this.#garden.plantings().map((one) => ({
         word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '),
         kind: one.endedOn ? 'ended planting' : 'planting',

@@ -8,7 +8,9 @@ import { Store } from '@ngrx/store';
 import { filter } from 'rxjs';
 import { gardenFeature, GardenActions } from '../store/garden-state';
 import { Offline } from '../offline/offline';
-import { goKeys, navigation } from './navigation';
+import { Garden } from '../gardens/garden';
+import { Agenda } from './agenda';
+import { goKeys, roomAt, rooms } from './navigation';
 import { Theme } from '../shared/theme';
 
 const themeWords = { auto: 'Look: as the device', light: 'Look: light', dark: 'Look: dark', sun: 'Look: full sun' } as const;
@@ -38,21 +40,32 @@ const soughtSubjects = [
           >{{ summary()?.name ?? 'Field Nurse' }}<small>{{ summary() ? 'Field Nurse' : 'opening …' }}</small></span
         >
       </a>
-      <nav aria-label="Garden">
-        @for (item of items; track item.path) {
-          <a [class.desk]="!item.phone" [routerLink]="['/g', garden(), item.path]" routerLinkActive="here" ariaCurrentWhenActive="page"
-            ><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a
-          >
+      <nav aria-label="Rooms">
+        @for (one of rooms; track one.word) {
+          <a
+            [routerLink]="['/g', garden(), one.views[0]!.path]"
+            [class.here]="room() === one"
+            [attr.aria-current]="room() === one ? 'true' : null"
+            ><mat-icon [svgIcon]="one.icon" aria-hidden="true" />{{ one.word }}
+            @if (due()[one.word]; as count) {
+              <span class="due"
+                >{{ count }}<span class="fn-hidden">{{ ' due' }}</span></span
+              >
+            }
+          </a>
         }
-        <button type="button" class="more" popovertarget="fn-more"><mat-icon svgIcon="more" aria-hidden="true" />More</button>
       </nav>
-      <div id="fn-more" #more popover>
-        @for (item of rest; track item.path) {
-          <a [routerLink]="['/g', garden(), item.path]" (click)="more.hidePopover()"
-            ><mat-icon [svgIcon]="item.icon" aria-hidden="true" />{{ item.word }}</a
-          >
-        }
-      </div>
+      @if (mayWrite()) {
+        <a
+          class="wrong"
+          [routerLink]="['/g', garden(), 'wrong']"
+          [queryParams]="{ planting: met() }"
+          title="Something is wrong (n)"
+          aria-label="Something is wrong"
+        >
+          <mat-icon svgIcon="sick" aria-hidden="true" /><span>Something is wrong</span>
+        </a>
+      }
       <div class="tools">
         <span role="status">
           @if (offline.waiting() + offline.aside().length > 0) {
@@ -67,12 +80,24 @@ const soughtSubjects = [
         <button matIconButton type="button" [attr.aria-label]="themeWord()" [title]="themeWord()" (click)="theme.next()">
           <mat-icon svgIcon="contrast" />
         </button>
+        <a matIconButton [routerLink]="['/g', garden(), 'settings']" aria-label="Settings" title="Settings and weather">
+          <mat-icon svgIcon="settings" />
+        </a>
         <button matIconButton type="button" class="wide-only" aria-label="Keys" title="Keys (?)" (click)="keys()">
           <mat-icon svgIcon="keyboard" />
         </button>
       </div>
     </header>
     <main id="content" tabindex="-1">
+      @if (room(); as here) {
+        @if (here.views.length > 1) {
+          <nav class="views fn-no-print" [attr.aria-label]="here.word">
+            @for (view of here.views; track view.path) {
+              <a [routerLink]="['/g', garden(), view.path]" routerLinkActive="here" ariaCurrentWhenActive="page">{{ view.word }}</a>
+            }
+          </nav>
+        }
+      }
       @switch (status()) {
         @case ('open') {
           @if (offline.state() === 'sign-in' && offline.waiting() > 0) {
@@ -115,14 +140,25 @@ export class GardenShell {
   readonly #store = inject(Store);
   readonly #router = inject(Router);
   readonly #injector = inject(Injector);
+  readonly #address = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd)));
   protected readonly theme = inject(Theme);
   /** id of the garden in the address */
   readonly garden = input.required<string>();
   protected readonly summary = this.#store.selectSignal(gardenFeature.selectGarden);
   protected readonly status = this.#store.selectSignal(gardenFeature.selectStatus);
   protected readonly message = this.#store.selectSignal(gardenFeature.selectMessage);
-  protected readonly items = navigation;
-  protected readonly rest = navigation.filter(({ phone }) => !phone);
+  protected readonly rooms = rooms;
+  protected readonly room = computed(() => {
+    this.#address();
+    return roomAt(this.#router.url);
+  });
+  protected readonly mayWrite = inject(Garden).canWrite;
+  protected readonly due = inject(Agenda).byRoom;
+  /** the planting that is looked at just now */
+  protected readonly met = computed(() => {
+    this.#address();
+    return deepest(this.#router.routerState.snapshot.root).params['planting'] as string | undefined;
+  });
   protected readonly offline = inject(Offline);
   protected readonly asOf = this.#store.selectSignal(gardenFeature.selectAsOf);
   protected readonly clock = (instant: string) =>
@@ -130,7 +166,6 @@ export class GardenShell {
   protected readonly themeWord = computed(() => themeWords[this.theme.name()]);
   #lastKey = { key: '', at: 0 };
 
-  readonly #address = toSignal(this.#router.events.pipe(filter((event) => event instanceof NavigationEnd)));
   /** a record that the address names and that is not here, until it is known where it lies */
   protected readonly seeking = computed(() => {
     this.#address();
@@ -195,7 +230,9 @@ export class GardenShell {
     else if (event.key === '/') {
       event.preventDefault();
       void this.find();
-    } else if (event.key === '?') void this.keys();
+    } else if (event.key === 'n' && this.mayWrite())
+      void this.#router.navigate(['/g', this.garden(), 'wrong'], { queryParams: { planting: this.met() } });
+    else if (event.key === '?') void this.keys();
   }
 }
 

@@ -19,7 +19,7 @@ import print from '@material-symbols/svg-400/outlined/print.svg' with { loader: 
 import round from '@material-symbols/svg-400/outlined/directions_walk.svg' with { loader: 'text' };
 import search from '@material-symbols/svg-400/outlined/search.svg' with { loader: 'text' };
 import settings from '@material-symbols/svg-400/outlined/settings.svg' with { loader: 'text' };
-import more from '@material-symbols/svg-400/outlined/more_horiz.svg' with { loader: 'text' };
+import sick from '@material-symbols/svg-400/outlined/healing.svg' with { loader: 'text' };
 import today from '@material-symbols/svg-400/outlined/today.svg' with { loader: 'text' };
 
 const icons: Readonly<Record<string, string>> = {
@@ -34,12 +34,13 @@ const icons: Readonly<Record<string, string>> = {
   'leaf-gauge': leafGauge,
   library,
   log,
-  more,
+
   prevention,
   print,
   round,
   search,
   settings,
+  sick,
   today,
   traps,
   weather,

@@ -36,6 +36,8 @@ import { navigation } from './navigation';
           </dt>
           <dd>{{ item.word }}</dd>
         }
+        <dt><kbd>n</kbd></dt>
+        <dd>Something is wrong: a new case</dd>
         <dt><kbd>/</kbd></dt>
         <dd>Find a page, a planting or a case</dd>
         <dt><kbd>?</kbd></dt>

@@ -1,17 +1,66 @@
-/** The main views in the order of the work, with the letter that follows "g"; those that a phone shows first are marked. */
-export const navigation = [
-  { path: 'today', word: 'Today', icon: 'today', key: 't', phone: true },
-  { path: 'round', word: 'Round', icon: 'round', key: 'r', phone: true },
-  { path: 'ground', word: 'Ground', icon: 'ground', key: 'g', phone: true },
-  { path: 'plantings', word: 'Chart', icon: 'chart', key: 'c', phone: false },
-  { path: 'cases', word: 'Cases', icon: 'cases', key: 'k', phone: true },
-  { path: 'log', word: 'Log', icon: 'log', key: 'l', phone: false },
-  { path: 'traps', word: 'Traps', icon: 'traps', key: 'a', phone: false },
-  { path: 'prevention', word: 'Prevention', icon: 'prevention', key: 'p', phone: false },
-  { path: 'leaf-gauge', word: 'Leaf gauge', icon: 'leaf-gauge', key: 'e', phone: false },
-  { path: 'weather', word: 'Weather', icon: 'weather', key: 'w', phone: false },
-  { path: 'library', word: 'Library', icon: 'library', key: 'b', phone: false },
-  { path: 'settings', word: 'Settings', icon: 'settings', key: 's', phone: false },
-] as const;
+interface View {
+  /** first part of the address below the garden's */
+  readonly path: string;
+  readonly word: string;
+  /** the letter that follows "g" */
+  readonly key: string;
+}
+
+interface Room {
+  readonly word: string;
+  readonly icon: string;
+  readonly views: readonly View[];
+}
+
+/** The rooms of a garden, in the order of the work; each has its views, of which the first is where one enters. */
+export const rooms: readonly Room[] = [
+  { word: 'Today', icon: 'today', views: [{ path: 'today', word: 'Today', key: 't' }] },
+  {
+    word: 'Walk',
+    icon: 'round',
+    views: [
+      { path: 'round', word: 'Round', key: 'r' },
+      { path: 'traps', word: 'Traps', key: 'a' },
+      { path: 'prevention', word: 'Prevention', key: 'p' },
+      { path: 'leaf-gauge', word: 'Leaf gauge', key: 'e' },
+    ],
+  },
+  {
+    word: 'Garden',
+    icon: 'ground',
+    views: [
+      { path: 'ground', word: 'Ground', key: 'g' },
+      { path: 'plantings', word: 'Chart', key: 'c' },
+    ],
+  },
+  {
+    word: 'Cases',
+    icon: 'cases',
+    views: [
+      { path: 'cases', word: 'Cases', key: 'k' },
+      { path: 'log', word: 'Log', key: 'l' },
+    ],
+  },
+  { word: 'Learn', icon: 'library', views: [{ path: 'library', word: 'Library', key: 'b' }] },
+];
+
+/** What is set up once and seldom looked at: it stands aside from the rooms. */
+export const household: Room = {
+  word: 'Settings',
+  icon: 'settings',
+  views: [
+    { path: 'settings', word: 'Settings', key: 's' },
+    { path: 'weather', word: 'Weather', key: 'w' },
+  ],
+};
+
+/** Every main view. */
+export const navigation: readonly View[] = [...rooms, household].flatMap(({ views }) => views);
 
 export const goKeys: ReadonlyMap<string, string> = new Map(navigation.map(({ key, path }) => [key, path]));
+
+/** The room that an address lies in ("/g/1/traps/2" in Walk); nothing where it is in none. */
+export function roomAt(address: string): Room | undefined {
+  const path = /^\/g\/[^/]+\/([^/?#]+)/.exec(address)?.[1];
+  return [...rooms, household].find(({ views }) => views.some((view) => view.path === path));
+}

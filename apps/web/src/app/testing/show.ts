@@ -115,6 +115,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
       rows.find((row) => row.id === id);
   return {
     summary: signal(all.garden),
+    id: signal(all.garden.id),
     canWrite: signal(canWrite),
     canComment: signal(canWrite),
     isOwner: signal(canWrite),
@@ -124,6 +125,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     planting: find(all.plantings.map((one) => plantingNow(one, today))),
     plantingRecord: find(all.plantings),
     place: find(all.places),
+    places: signal(all.places),
     cases: signal(all.cases),
     plantings: signal(all.plantings.map((one) => plantingNow(one, today))),
     applications: signal(all.applications),

@@ -2,10 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { quarantineOf } from '@field-nurse/core/ground';
-import { checkOn, spotNow } from '@field-nurse/core/sampling';
-import { agendaFor } from '@field-nurse/core/planning';
+import { spotNow } from '@field-nurse/core/sampling';
 import { workingConditions } from '../cases/case-diagnoses';
-import { ClinicSamples } from '../clinic/clinic-samples';
 import { stepWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -14,6 +12,7 @@ import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
 import { PreventionWalk } from '../prevention/prevention-walk';
 import { Scouting } from '../scouting/scouting';
+import { Agenda } from '../shell/agenda';
 import { GardenWeather } from '../weather/garden-weather';
 import { WeatherRibbon } from '../weather/weather-ribbon';
 import { windowWord } from '../weather/window-words';
@@ -34,20 +33,9 @@ export class TodayPage {
   protected readonly base = computed(() => `/g/${this.garden.summary().id}`);
   readonly #zone = this.garden.summary().timeZone;
 
-  protected readonly agenda = computed(() =>
-    agendaFor({
-      plantings: this.garden.plantings(),
-      cases: this.garden.cases(),
-      decisions: this.garden.decisions(),
-      applications: this.garden.applied(),
-      assessments: this.garden.assessments(),
-      samples: this.#clinic.states(),
-      today: this.garden.today(),
-      now: this.garden.now(),
-    }),
-  );
+  readonly #agenda = inject(Agenda);
+  protected readonly agenda = this.#agenda.today;
   protected readonly book = inject(Scouting);
-  readonly #clinic = inject(ClinicSamples);
   readonly #weather = inject(GardenWeather);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks */
@@ -59,10 +47,7 @@ export class TodayPage {
       ),
   );
   protected readonly traps = computed(() =>
-    this.garden.traps().flatMap((trap) => {
-      const on = checkOn(trap, this.garden.catches(), this.garden.today());
-      return on && on <= this.garden.today() ? [{ id: trap.id, name: trap.name, on, spot: spotNow(trap).name }] : [];
-    }),
+    this.#agenda.trapsDue().map(({ trap, on }) => ({ id: trap.id, name: trap.name, on, spot: spotNow(trap).name })),
   );
   protected readonly held = computed(() =>
     this.garden.plantings().flatMap((planting) => {

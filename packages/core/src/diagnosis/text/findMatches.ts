@@ -66,7 +66,10 @@ export function findMatches(tokens: readonly Token[], scopes: readonly Scope[], 
     findPhrase(phrase, tokens, scopes, onlyFillers(phrase, positions) ? all : positions, lexicon),
   );
   const telling = content.filter((i) => !plant?.ownNames.has(tokens[i]!.stem));
-  return [...whole, ...findLoose(tokens, scopes, telling, lexicon)]
+  // Weather and care are no signs, though words of a sign may stand among them ("heat wave").
+  const circumstances = new Set(whole.filter(({ meaning }) => meaning.kind === 'event').flatMap(({ at }) => at));
+  const loose = findLoose(tokens, scopes, telling, lexicon).filter(({ at }) => at.some((i) => !circumstances.has(i)));
+  return [...whole, ...loose]
     .map((match) => (plant ? withoutOwnName(match, tokens, lexicon, plant) : match))
     .filter(({ at }) => isTold(at, tokens, scopes, lexicon))
     .map((match) =>

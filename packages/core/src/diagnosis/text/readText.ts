@@ -39,8 +39,9 @@ export interface TextReading {
   readonly stems: { readonly unread: readonly SaidWord[]; readonly read: readonly SaidWord[] };
 }
 
-// A sign that was read less surely than this is not told to the grower; one that was read from loose words must be surer.
-const toldFrom = { phrase: 0.25, loose: 0.42 };
+// A sign that was read less surely than this is not told to the grower; one that was read from loose words must be surer, and surer still
+// where a comma parts them.
+const toldFrom = { phrase: 0.25, loose: 0.5, looseOverComma: 0.75 };
 // What is left of a reading's sureness when the text also says the opposite.
 const contradicted = 0.5;
 
@@ -72,7 +73,7 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
     lexicon.language.later.some((words) => words.every((word, w) => tokens[i + w]?.word === word)),
   );
   const read: Reading[] = [];
-  const looselyRead = new Set<string>();
+  const enough = new Map<string, number>();
   const hosts: { host: string; phrase: string }[] = [];
   let onset: Onset | undefined;
   for (const { meaning, at, sure, loose } of kept.sort((a, b) => a.at[0]! - b.at[0]!)) {
@@ -100,11 +101,11 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
             );
       const later = laterFrom >= 0 && at[0]! > laterFrom;
       read.push({ sign: meaning.id, state, phrase, sure, ...(later && { later }) });
-      if (loose) looselyRead.add(meaning.id);
+      if (loose) enough.set(meaning.id, new Set(at.map((i) => tokens[i]!.clause)).size > 1 ? toldFrom.looseOverComma : toldFrom.loose);
     }
   }
   // Who denies something has it in mind: only what is said to be there may be an accident of words.
-  const isTold = ({ sign, state, sure }: Reading) => state === 'absent' || sure >= toldFrom[looselyRead.has(sign) ? 'loose' : 'phrase'];
+  const isTold = ({ sign, state, sure }: Reading) => state === 'absent' || sure >= (enough.get(sign) ?? toldFrom.phrase);
   const toldWords = (at: readonly number[]): SaidWord[] =>
     at
       .filter((i) => !scopes[i]!.quiet && !scopes[i]!.guessed && scopes[i]!.negators.length === 0)

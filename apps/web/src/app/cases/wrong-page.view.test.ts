@@ -1,0 +1,50 @@
+import { fireEvent } from '@testing-library/dom';
+import { Records } from '../gardens/records';
+import { show } from '../testing/show';
+import { contents } from '../testing/test-garden';
+import { WrongPage } from './wrong-page';
+
+/** The page over the test garden, and what it writes. */
+async function wrong(inputs: Readonly<Record<string, unknown>> = {}) {
+  const saved: { subject: string; value: Record<string, unknown> }[] = [];
+  const save = (subject: string, _id: string, _version: number, value: Record<string, unknown>) => {
+    saved.push({ subject, value });
+    return Promise.resolve();
+  };
+  const shown = await show(WrongPage, inputs, { providers: [{ provide: Records, useValue: { save } }] });
+  const name = async (plant: string) => {
+    await shown.type(/^Which plant/, plant);
+    fireEvent.blur(shown.page.getByLabelText(/^Which plant/));
+    await shown.set({});
+  };
+  return { ...shown, saved, name };
+}
+
+test('a plant that is not written down yet is, on the way to its case', async () => {
+  const { saved, name, type, press } = await wrong();
+  await name('moth orchid');
+  await type('What do you see?', 'white fluff in the joints');
+  await press('What is it?');
+  expect(saved.map(({ subject }) => subject).filter((subject) => subject !== 'places')).toEqual(['plantings', 'cases']);
+  expect(saved.find(({ subject }) => subject === 'plantings')!.value).toMatchObject({
+    host: 'moth-orchid',
+    setting: 'indoor',
+    eaten: false,
+  });
+  expect(saved.at(-1)!.value).toMatchObject({ words: 'white fluff in the joints' });
+});
+
+test('a planting that was met on the way is chosen already', async () => {
+  const [planting] = contents.plantings;
+  const { saved, type, press } = await wrong({ planting: planting!.id });
+  await type('What do you see?', 'black lice');
+  await press('What is it?');
+  expect(saved).toMatchObject([{ subject: 'cases', value: { plantingId: planting!.id, words: 'black lice' } }]);
+});
+
+test('without a plant it says what is wanted', async () => {
+  const { saved, press, text } = await wrong();
+  await press('What is it?');
+  expect(text()).toContain('Name the plant, by any name');
+  expect(saved).toEqual([]);
+});

@@ -1,0 +1,73 @@
+import type { GardenSettings, Written } from '@field-nurse/contract';
+import type { Host } from '@field-nurse/library';
+import { cultivarIn } from '@field-nurse/library/find';
+import type { Planting } from './plantings-now';
+
+type Setting = Planting['setting'];
+type PlaceValue = Written<'places'>;
+
+/** A place for plants of which nobody has said yet where they stand, by the kind of place. */
+const firstPlaces: Readonly<Record<Setting, Pick<PlaceValue, 'name' | 'kind'>>> = {
+  indoor: { name: 'Indoors', kind: 'windowsill' },
+  outdoor: { name: 'Outdoors', kind: 'bed' },
+  greenhouse: { name: 'Under cover', kind: 'greenhouse' },
+  hydroponic: { name: 'Water culture', kind: 'trough' },
+};
+
+/** The settings of somebody's first garden, before anything was asked: all can be changed, and what they decide is judged again then. */
+export const firstGarden = (person: string, timeZone: string): GardenSettings => ({
+  name: `${person.split(' ')[0]}’s garden`.slice(0, 120),
+  timeZone,
+  latitude: null,
+  longitude: null,
+  units: 'metric',
+  stance: 'organic',
+  region: 'neutral',
+  seasonStart: null,
+  notListed: [],
+  weatherStation: null,
+});
+
+/** The place where a plant of this setting stands, as far as nobody says which. */
+export const placeOf = <P extends { readonly setting: Setting; readonly endedOn: string | null }>(
+  places: readonly P[],
+  setting: Setting,
+): P | undefined => places.find((place) => place.setting === setting && !place.endedOn);
+
+export const firstPlace = (setting: Setting): PlaceValue => ({
+  ...firstPlaces[setting],
+  setting,
+  areaM2: null,
+  shape: null,
+  note: '',
+  endedOn: null,
+});
+
+/** A planting as it is known from a plant's name and a few words. */
+export function toldPlanting(
+  host: Pick<Host, 'id'>,
+  placeId: string,
+  on: string,
+  told: {
+    readonly beside: string;
+    readonly setting: Setting;
+    readonly eaten: boolean;
+    readonly inFlower: boolean;
+    readonly plants: number;
+  },
+): Written<'plantings'> {
+  return {
+    host: host.id,
+    cultivar: cultivarIn(told.beside),
+    placeId,
+    setting: told.setting,
+    eaten: told.eaten,
+    plants: told.plants,
+    rows: 1,
+    plantedOn: on,
+    events: told.inFlower ? [{ kind: 'flowering', on, until: null }] : [],
+    shape: null,
+    quarantine: null,
+    note: '',
+  };
+}

@@ -1,0 +1,40 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { agendaFor } from '@field-nurse/core/planning';
+import { checkOn } from '@field-nurse/core/sampling';
+import { ClinicSamples } from '../clinic/clinic-samples';
+import { Garden } from '../gardens/garden';
+
+/** What waits in the open garden today, and how much of it in each room. */
+@Injectable({ providedIn: 'root' })
+export class Agenda {
+  readonly #garden = inject(Garden);
+  readonly #clinic = inject(ClinicSamples);
+
+  readonly today = computed(() =>
+    agendaFor({
+      plantings: this.#garden.plantings(),
+      cases: this.#garden.cases(),
+      decisions: this.#garden.decisions(),
+      applications: this.#garden.applied(),
+      assessments: this.#garden.assessments(),
+      samples: this.#clinic.states(),
+      today: this.#garden.today(),
+      now: this.#garden.now(),
+    }),
+  );
+  /** traps that want a look, with the day since when */
+  readonly trapsDue = computed(() => {
+    const today = this.#garden.today();
+    return this.#garden.traps().flatMap((trap) => {
+      const on = checkOn(trap, this.#garden.catches(), today);
+      return on && on <= today ? [{ trap, on }] : [];
+    });
+  });
+
+  /** by the room's word: the number on its door */
+  readonly byRoom = computed((): Readonly<Record<string, number>> => {
+    const { assessments, toDecide, toRepeat, samples } = this.today();
+    const looks = assessments.filter(({ on }) => on <= this.#garden.today());
+    return { Walk: this.trapsDue().length, Cases: new Set([...looks, ...toDecide, ...toRepeat, ...samples].map((one) => one.case)).size };
+  });
+}

@@ -1,0 +1,45 @@
+import { join } from 'node:path';
+import { readLibrary } from '../files';
+import { findNamed } from '../names/find';
+import { assumedPlanting } from './assumedPlanting';
+
+const { hosts } = readLibrary(join(import.meta.dirname, '../../data'));
+const assumed = (typed: string, words = '', place?: Parameters<typeof assumedPlanting>[1]['place']) => {
+  const { entry, qualifier } = findNamed(hosts, typed)!;
+  return assumedPlanting(entry, { beside: qualifier, words, place });
+};
+
+test.each([
+  ['moth orchid', '', 'indoor', 'plant'],
+  ['courgette', '', 'outdoor', 'plant'],
+  ['seedlings', '', 'indoor', 'plant'],
+  ['hydroponic tomato', '', 'hydroponic', 'words'],
+  ['tomatoes in the tunnel', '', 'greenhouse', 'words'],
+  ['basil', 'it stands on the kitchen windowsill and goes yellow', 'indoor', 'words'],
+  ['basil', 'I bought it at the garden centre', 'outdoor', 'plant'],
+  ['monstera', 'I put it outside on the patio in May', 'outdoor', 'words'],
+  ['feed store', '', 'outdoor', 'plant'],
+] as const)('%s, “%s”: %s, by the %s', (typed, words, setting, by) => {
+  expect(assumed(typed, words)).toMatchObject({ setting: { value: setting, by } });
+});
+
+test('a place says where it stands, unless the words say otherwise', () => {
+  const sill = { name: 'Sill', setting: 'indoor' as const };
+  expect(assumed('basil', '', sill).setting).toEqual({ value: 'indoor', by: 'place' });
+  expect(assumed('basil in the greenhouse', '', sill).setting).toEqual({ value: 'greenhouse', by: 'words' });
+});
+
+test('what is eaten follows from the plant; of what only some eat it is asked', () => {
+  expect(assumed('moth orchid').eaten).toEqual({ value: false, by: 'plant' });
+  expect(assumed('courgette').eaten).toEqual({ value: true, by: 'plant' });
+  expect(assumed('daylily').eaten).toEqual({ value: false, by: 'guess' });
+});
+
+test('how many there are and whether they flower are read from the words', () => {
+  expect(assumed('12 leeks').plants).toEqual({ value: 12, by: 'words' });
+  expect(assumed('leeks', 'all of my forty leeks').plants).toEqual({ value: 1, by: 'guess' });
+  expect(assumed('leeks', 'three of my 40 leeks have orange dots').plants).toEqual({ value: 40, by: 'words' });
+  expect(assumed('leeks', 'since week 12, in 5 days').plants).toEqual({ value: 1, by: 'guess' });
+  expect(assumed('broad beans', 'they are in full flower and black with lice').inFlower).toEqual({ value: true, by: 'words' });
+  expect(assumed('broad beans', 'not in flower yet').inFlower).toEqual({ value: false, by: 'guess' });
+});
