@@ -31,6 +31,7 @@ export const storeys = {
     ['api', 'records'],
     ['calc', 'library', 'photos', 'recovery'],
     ['gardens', 'prevention', 'traps'],
+    ['visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],
     ['treatment'],

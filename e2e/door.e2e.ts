@@ -107,3 +107,26 @@ test('signed out at the last step: nothing that was told is lost', async ({ page
   await page.waitForURL(/\/cases\/[^/]+\/options/);
   await expect(page.getByRole('heading', { level: 3, name: 'Dab with rubbing alcohol' })).toBeVisible();
 });
+
+test('a demo garden is looked round with one tap, tried, and begun again', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look round a demo garden' }).click();
+  await page.waitForURL(/\/today$/);
+  const garden = page.url();
+  await page.getByRole('link', { name: 'Something is wrong' }).click();
+  await page.getByRole('combobox', { name: 'Which plant?' }).fill('lemon tree');
+  await page.getByLabel('What do you see?').fill('sticky brown bumps along the stems');
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await page.waitForURL(/\/cases\//);
+  await page.getByRole('button', { name: 'Begin again' }).click();
+  await page.waitForURL(/\/today$/);
+  expect(page.url()).not.toBe(garden);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await expect(page.getByRole('link', { name: 'Make an account' })).toBeVisible();
+  await expect(page.getByText('Sign out')).toBeHidden();
+  await page.getByRole('link', { name: 'Leave' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'What is wrong with your plant?' })).toBeVisible();
+  await page.goto('/keep');
+  await page.waitForURL(/\/sign-up/);
+});

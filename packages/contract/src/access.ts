@@ -6,7 +6,7 @@ import { day, email, entry, id, instant, newPassword, role, shortText, typedPass
 export const signInRequest = z.strictObject({ email, password: typedPassword });
 export const signUpRequest = z.strictObject({ name: shortText, email, password: newPassword });
 
-export const person = z.object({ id, name: z.string(), email: z.string() });
+export const person = z.object({ id, name: z.string(), email: z.string().nullable().describe('none: a visitor of the demo garden') });
 export const gardenSummary = z.object({
   id,
   role,
@@ -15,7 +15,11 @@ export const gardenSummary = z.object({
 });
 
 /** Who is signed in, and which gardens they may enter; `person` is null before sign-in. */
-export const sessionAnswer = z.object({ person: person.nullable(), gardens: z.array(gardenSummary) });
+export const sessionAnswer = z.object({
+  person: person.nullable(),
+  gardens: z.array(gardenSummary),
+  demo: z.boolean().describe('there is a demo garden to look round'),
+});
 
 export const createGardenRequest = z.strictObject({ id, settings: gardenSettings });
 

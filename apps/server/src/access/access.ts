@@ -31,7 +31,7 @@ const mayIn: Readonly<Record<Exclude<Endpoint['access'], 'open' | 'person'>, rea
 export async function requireAccess(
   deps: Deps,
   ctx: { get(header: string): string },
-  { access: wanted, signedIn: inPerson, stateless }: Endpoint,
+  { access: wanted, signedIn: inPerson, stateless, needsAccount }: Endpoint,
   params: { readonly garden?: string } | undefined,
 ): Promise<Access> {
   const header = ctx.get('Authorization');
@@ -39,6 +39,8 @@ export async function requireAccess(
   const person = await signedIn(deps, ctx);
   if (wanted === 'open' && !(stateless && !deps.openCalc)) return { person, role: null };
   if (!person) throw new ApiError(401, 'sign-in', 'Sign in first.');
+  if (needsAccount && person.email === null)
+    throw new ApiError(403, 'needs-account', 'You are looking round a demo garden. This needs an account of your own.');
   if (wanted === 'person' || wanted === 'open') return { person, role: null };
   return { person, role: requireRole(await roleIn(deps, params!.garden!, person.id), wanted) };
 }

@@ -2,8 +2,8 @@ import type { ClinicOffer, Subject, Written } from '@field-nurse/contract';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { addDays } from '@field-nurse/core/timing';
 import type { Library } from '@field-nurse/library';
-import { ApiClient } from './apiClient.js';
-import { demoNow, demoPassword, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
+import type { ApiClient } from './apiClient.js';
+import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
@@ -15,18 +15,9 @@ const nextId = () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`;
 
 export const demoGardenId = nextId();
 
-/** Make the demo garden and everything in it. */
-export async function fillGarden(client: ApiClient, library: Library): Promise<void> {
-  const [owner, ...crew] = demoPeople;
-  await client.signUp({ ...owner, password: demoPassword });
-  const gardenId = demoGardenId;
+/** Make a garden with everything that the demo shows. @param client - signed in; whose garden it is */
+export async function fillGarden(client: ApiClient, library: Library, gardenId: string): Promise<void> {
   await client.send('post', '/api/v1/gardens', { id: gardenId, settings: demoSettings });
-  for (const person of crew) {
-    const guest = new ApiClient(client.address);
-    await guest.signUp({ ...person, password: demoPassword });
-    await client.invite(gardenId, guest, 'member');
-    await guest.send('post', '/api/v1/session/end', {});
-  }
 
   const write = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
     const id = nextId();

@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import { bed, fresh } from '../testRecords';
 import { compiledLibrary, emptyDatabase, startTestServer, wholeGarden } from '../testServer';
 import type { TestServer } from '../testServer';
+import { templateId } from '../visits/visits';
 import { ApiClient } from './apiClient';
 import { demoGardenId } from './fillGarden';
 import { loadDemo } from './loadDemo';
@@ -29,8 +30,10 @@ beforeAll(async () => {
   server = await startTestServer({ url: databaseUrl });
   const half = new ApiClient(server.address);
   await half.signUp({ ...demoPeople[0], password: demoPassword });
-  await half.send('post', '/api/v1/gardens', { id: demoGardenId, settings: demoSettings });
-  await half.send('put', `/api/v1/gardens/${demoGardenId}/places/${demoGardenId}`, fresh(bed));
+  for (const id of [templateId, demoGardenId]) {
+    await half.send('post', '/api/v1/gardens', { id, settings: demoSettings });
+    await half.send('put', `/api/v1/gardens/${id}/places/${demoGardenId}`, fresh(bed));
+  }
   again = () => loadDemo({ databaseUrl, migrationsFolder: join(import.meta.dirname, '../db/migrations'), libraryFile });
   await again();
   client = new ApiClient(server.address);

@@ -1,9 +1,11 @@
 import { library as librarySchema } from '@field-nurse/library';
+import type { Library } from '@field-nurse/library';
 import { eq, inArray } from 'drizzle-orm';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type { Pool } from 'pg';
 import { pino } from 'pino';
 import { createApp } from '../app.js';
 import { directCalculator } from '../calc/calculator.js';
@@ -16,10 +18,12 @@ import { gardens, members } from '../gardens/tables.js';
 import { noMail } from '../mail/mail.js';
 import { limitsOver } from '../people/limits.js';
 import { people } from '../people/tables.js';
+import { copyGarden } from '../visits/copyGarden.js';
+import { hasTemplate, templateId } from '../visits/visits.js';
 import { noStations, stationsOver } from '../weather/stations.js';
 import { ApiClient } from './apiClient.js';
 import { demoGardenId, fillGarden } from './fillGarden.js';
-import { demoNow, demoPeople } from './osierReach.js';
+import { demoNow, demoPassword, demoPeople } from './osierReach.js';
 
 /** What the demo garden is made from. */
 export interface DemoSources {
@@ -31,17 +35,64 @@ export interface DemoSources {
 }
 
 /**
- * Load the demo garden through the API itself, so that every rule of the server has passed it. Does nothing when it is there whole: its clock is
- * fixed last, and what was left half loaded is taken away first.
+ * Load the demo garden: a template without people, filled through the API itself so that every rule of the server has passed it, and a copy of it
+ * for the people of Osier Reach. Does nothing where both are there; what was left half loaded is taken away first.
  */
-export async function loadDemo({ databaseUrl, migrationsFolder, libraryFile, stationsUrl, clinicsUrl }: DemoSources): Promise<void> {
-  await migrateDatabase(databaseUrl, migrationsFolder);
-  const pool = openPool(databaseUrl);
+export async function loadDemo(sources: DemoSources): Promise<void> {
+  await migrateDatabase(sources.databaseUrl, sources.migrationsFolder);
+  const pool = openPool(sources.databaseUrl);
   const db = openDb(pool);
-  if (await isSettled(db)) return void (await pool.end());
-  await clearHalfLoaded(db);
+  try {
+    if (!(await hasTemplate(db))) await withServer(sources, pool, db, (client, library) => fillTemplate(db, client, library));
+    if (!(await isSettled(db))) await withServer(sources, pool, db, (client) => giveToItsPeople(db, client));
+  } finally {
+    await pool.end();
+  }
+}
+
+async function fillTemplate(db: Db, client: ApiClient, library: Library): Promise<void> {
+  await db.transaction((tx) => deleteGarden(tx, templateId));
+  await db.delete(people).where(eq(people.email, filler.email));
+  await client.signUp(filler);
+  await fillGarden(client, library, templateId);
+  // A station that is silent now is read by the server later.
+  await client.send('post', `/api/v1/gardens/${templateId}/weather/station`, {}).catch(() => undefined);
+  // It is nobody's from now on, and whole.
+  await db.transaction(async (tx) => {
+    await tx.delete(people).where(eq(people.email, filler.email));
+    await tx
+      .update(gardens)
+      .set({ fixedNow: new Date(demoNow) })
+      .where(eq(gardens.id, templateId));
+  });
+}
+
+async function giveToItsPeople(db: Db, client: ApiClient): Promise<void> {
+  await db.transaction(async (tx) => {
+    await deleteGarden(tx, demoGardenId);
+    await tx.delete(people).where(isOfDemo);
+  });
+  for (const person of demoPeople) await client.signUp({ ...person, password: demoPassword });
+  const rows = await db.select({ id: people.id, email: people.email }).from(people).where(isOfDemo);
+  const [owner, ...crew] = demoPeople.map((person) => rows.find(({ email }) => email === person.email)!.id) as [string, ...string[]];
+  await db.transaction(async (tx) => {
+    await copyGarden(tx, templateId, demoGardenId, owner);
+    await tx.insert(members).values({ gardenId: demoGardenId, personId: owner, role: 'owner' });
+    for (const personId of crew) await tx.insert(members).values({ gardenId: demoGardenId, personId, role: 'member' });
+  });
+}
+
+/** Somebody who fills the template, and goes. */
+const filler = { name: demoPeople[0].name, email: 'filler@osier-reach.example', password: randomBytes(24).toString('hex') };
+
+/** A server of its own for the loading, on the demo's clock. */
+async function withServer(
+  { libraryFile, stationsUrl, clinicsUrl }: DemoSources,
+  pool: Pool,
+  db: Db,
+  work: (client: ApiClient, library: Library) => Promise<void>,
+): Promise<void> {
   const library = librarySchema.parse(JSON.parse(readFileSync(libraryFile, 'utf8')));
-  const stations = stationsUrl ? stationsOver(stationsUrl) : noStations;
   const app = createApp({
     db,
     pool,
@@ -55,7 +106,7 @@ export async function loadDemo({ databaseUrl, migrationsFolder, libraryFile, sta
     proxies: 0,
     openCalc: true,
     limits: limitsOver(pool, { signInTries: 50, calculationsPerSecond: 1000 }),
-    stations,
+    stations: stationsUrl ? stationsOver(stationsUrl) : noStations,
     clinics: clinicsUrl ? clinicsOver(clinicsUrl) : noClinics,
     mail: noMail,
     checkAnswers: false,
@@ -64,22 +115,15 @@ export async function loadDemo({ databaseUrl, migrationsFolder, libraryFile, sta
   await new Promise((resolve) => server.once('listening', resolve));
   try {
     const client = new ApiClient(`http://127.0.0.1:${(server.address() as AddressInfo).port}`);
-    await fillGarden(client, library);
-    // A station that is silent now is read by the server later.
-    if (stationsUrl) await client.send('post', `/api/v1/gardens/${demoGardenId}/weather/station`, {}).catch(() => undefined);
-    await client.send('post', '/api/v1/session/end', {});
-    await db
-      .update(gardens)
-      .set({ fixedNow: new Date(demoNow) })
-      .where(eq(gardens.id, demoGardenId));
+    await work(client, library);
+    await client.send('post', '/api/v1/session/end', {}).catch(() => undefined);
   } finally {
     server.close();
     server.closeAllConnections();
-    await pool.end();
   }
 }
 
-/** True where there is nothing to load: the demo garden is there to its last step, or its people have other gardens and deleted it. */
+/** True where there is nothing to load: the demo garden is there, or its people have other gardens and deleted it. */
 async function isSettled(db: Db): Promise<boolean> {
   const [garden] = await db.select({ fixedNow: gardens.fixedNow }).from(gardens).where(eq(gardens.id, demoGardenId));
   if (garden) return garden.fixedNow !== null;
@@ -91,10 +135,3 @@ const isOfDemo = inArray(
   people.email,
   demoPeople.map(({ email }) => email),
 );
-
-async function clearHalfLoaded(db: Db): Promise<void> {
-  await db.transaction(async (tx) => {
-    await deleteGarden(tx, demoGardenId);
-    await tx.delete(people).where(isOfDemo);
-  });
-}

@@ -22,7 +22,7 @@ export function accountRoutes(router: Router, deps: Deps): void {
   const { db, limits, now } = deps;
 
   const requirePassword = async ({ id, email }: Person, password: string, address: string, field: string): Promise<void> => {
-    const forgive = await limits.signIn(address, email);
+    const forgive = await limits.signIn(address, email ?? id);
     if (!(await isRight(await passwordHashOf(db, id), password))) throw invalidField([field], 'wrong', 'This is not the password.');
     await forgive();
   };
@@ -30,7 +30,7 @@ export function accountRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.changePassword, async ({ body, access, ctx }) => {
     const person = access.person!;
     await requirePassword(person, body.current, ctx.ip, 'current');
-    refuseWeak(body.password, [person.name, person.email]);
+    refuseWeak(body.password, [person.name, person.email ?? '']);
     const passwordHash = await hashPassword(body.password);
     await db.transaction(async (tx) => {
       await setPassword(tx, person.id, passwordHash);
@@ -47,7 +47,7 @@ export function accountRoutes(router: Router, deps: Deps): void {
     if (person) {
       const secret = newSecret();
       await addReset(db, person.id, secret, new Date(now().getTime() + hourMs));
-      await deps.mail.send(resetMail(person, `${deps.publicUrl}/reset/${secret}`));
+      await deps.mail.send(resetMail({ name: person.name, email: body.email }, `${deps.publicUrl}/reset/${secret}`));
     }
     return {};
   });

@@ -6,6 +6,8 @@ import { hashSecret } from '../access/secrets.js';
 import { passwordResets, people } from './tables.js';
 
 type PersonRow = typeof people.$inferSelect;
+/** Somebody with an account. */
+type NewPerson = { readonly [K in 'id' | 'name' | 'email' | 'passwordHash']: string } & Pick<PersonRow, 'createdAt'>;
 type Writer = Pick<Db, 'insert' | 'update' | 'delete'>;
 
 export async function personByEmail(db: Db, email: string): Promise<PersonRow | undefined> {
@@ -20,10 +22,10 @@ export async function personById(db: Db, id: string): Promise<Person | null> {
 
 export async function passwordHashOf(db: Db, id: string): Promise<string | undefined> {
   const [row] = await db.select({ passwordHash: people.passwordHash }).from(people).where(eq(people.id, id));
-  return row?.passwordHash;
+  return row?.passwordHash ?? undefined;
 }
 
-export async function addPerson(db: Db, person: PersonRow): Promise<void> {
+export async function addPerson(db: Db, person: NewPerson): Promise<void> {
   const added = await db
     .insert(people)
     .values({ ...person, email: person.email.toLowerCase() })

@@ -3,12 +3,13 @@ import type { Session } from '@field-nurse/contract';
 import type Router from '@koa/router';
 import type { RouterContext } from '@koa/router';
 import { randomUUID } from 'node:crypto';
-import { ApiError } from '../http/apiError.js';
+import { ApiError, notFound } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardensOf } from '../gardens/gardenQueries.js';
 import { note } from '../security/securityLog.js';
 import { hashPassword, isRight, refuseWeak } from './passwords.js';
+import { beginVisit, hasTemplate } from '../visits/visits.js';
 import { addPerson, personByEmail, personById } from './queries.js';
 import type { SessionData } from '../access/sessionStore.js';
 import { beginSession } from '../access/sessionData.js';
@@ -26,7 +27,7 @@ export function peopleRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.signIn, async ({ body, ctx }) => {
     const forgive = await limits.signIn(ctx.ip, body.email);
     const person = await personByEmail(db, body.email);
-    const right = await isRight(person?.passwordHash, body.password);
+    const right = await isRight(person?.passwordHash ?? undefined, body.password);
     if (person) {
       const kind = right ? 'signed-in' : 'sign-in-refused';
       await note(db, { at: now(), kind, personId: person.id, by: right ? person.name : null, about: deviceOf(ctx), address: ctx.ip });
@@ -45,20 +46,28 @@ export function peopleRoutes(router: Router, deps: Deps): void {
     return begin(ctx, deps, id);
   });
 
+  serve(router, deps, endpoints.visit, async ({ access, ctx }) => {
+    await limits.signUp(ctx.ip);
+    const before = access.person?.email === null ? access.person.id : undefined;
+    const visitor = await beginVisit(db, now(), before);
+    if (!visitor) throw notFound('The demo garden');
+    return begin(ctx, deps, visitor);
+  });
+
   serve(router, deps, endpoints.signOut, ({ ctx }) => signedOut(deps, ctx));
 }
 
 /** Who is signed in, and their gardens. */
 export const sessionOf = async ({ db }: Deps, personId: string | undefined): Promise<Session> => {
   const person = personId ? await personById(db, personId) : null;
-  return { person, gardens: person ? await gardensOf(db, person.id) : [] };
+  return { person, gardens: person ? await gardensOf(db, person.id) : [], demo: await hasTemplate(db) };
 };
 
 /** End the session, and give the page a token for what it does as nobody. */
-export function signedOut(deps: Deps, ctx: RouterContext): Session {
+export function signedOut(deps: Deps, ctx: RouterContext): Promise<Session> {
   ctx.session = null;
   handOutToken(deps, ctx);
-  return { person: null, gardens: [] };
+  return sessionOf(deps, undefined);
 }
 
 /** Sign somebody in on this device. */

@@ -1,4 +1,5 @@
-import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid, varchar } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { bigint, check, index, integer, jsonb, pgTable, text, timestamp, uuid, varchar } from 'drizzle-orm/pg-core';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true });
 const ofPerson = () =>
@@ -6,14 +7,28 @@ const ofPerson = () =>
     .notNull()
     .references(() => people.id, { onDelete: 'cascade' });
 
-export const people = pgTable('people', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull(),
-  /** lower case; unique */
-  email: text('email').notNull().unique(),
-  passwordHash: text('password_hash').notNull(),
-  createdAt: instant('created_at').notNull(),
-});
+export const people = pgTable(
+  'people',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    /** lower case; unique; none for a visitor of the demo garden */
+    email: text('email').unique(),
+    passwordHash: text('password_hash'),
+    createdAt: instant('created_at').notNull(),
+    /** when a visitor and their garden go */
+    visitEndsAt: instant('visit_ends_at'),
+  },
+  (table) => [
+    check(
+      'people_account',
+      sql`(${table.email} is null) = (${table.visitEndsAt} is not null) and (${table.email} is null) = (${table.passwordHash} is null)`,
+    ),
+    index('people_visits')
+      .on(table.visitEndsAt)
+      .where(sql`${table.visitEndsAt} is not null`),
+  ],
+);
 
 /** Devices that are signed in. */
 export const sessions = pgTable(

@@ -33,7 +33,7 @@ export function photoRoutes(router: Router, deps: Deps): void {
     await db.transaction(async (tx) => {
       const garden = await takeTurn(tx, gardenId);
       const [photoCount, photoBytes] = [garden.photoCount + 1, garden.photoBytes + image.length];
-      refuseBeyondQuota('photos', photoCount);
+      refuseBeyondQuota(access.person!.email === null ? 'visitorPhotos' : 'photos', photoCount);
       refuseBeyondQuota('photoBytes', photoBytes);
       const added = await tx
         .insert(photos)

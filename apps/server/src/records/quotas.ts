@@ -10,6 +10,7 @@ interface Quota {
 export const quotas = {
   records: { most: 250_000, what: 'records in one garden', lift: 'Begin another garden for what is new.' },
   photos: { most: 5000, what: 'photos in one garden', lift: 'Begin another garden for what is new.' },
+  visitorPhotos: { most: 10, what: 'photos in a demo garden', lift: 'Make an account for a garden of your own.' },
   photoBytes: { most: 3_000_000_000, what: 'bytes of photos in one garden', lift: 'Begin another garden for what is new.' },
   gardens: { most: 20, what: 'gardens of your own', lift: 'Delete one that is not needed any more, or hand it over.' },
   members: { most: 50, what: 'people in one garden', lift: 'Remove somebody first.' },

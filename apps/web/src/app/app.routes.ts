@@ -1,6 +1,6 @@
 import type { Routes } from '@angular/router';
 import { openGarden } from './shell/open-garden';
-import { requireSignIn, startPage } from './people/require-sign-in';
+import { requireAccount, requireSignIn, startPage } from './people/require-sign-in';
 
 export const routes: Routes = [
   {
@@ -17,7 +17,7 @@ export const routes: Routes = [
   {
     path: 'keep',
     title: 'Keep this',
-    canActivate: [requireSignIn],
+    canActivate: [requireAccount],
     loadComponent: () => import('./door/keep-page').then((m) => m.KeepPage),
   },
   {
@@ -28,13 +28,13 @@ export const routes: Routes = [
   {
     path: 'account',
     title: 'Your account',
-    canActivate: [requireSignIn],
+    canActivate: [requireAccount],
     loadComponent: () => import('./people/account-page').then((m) => m.AccountPage),
   },
   {
     path: 'new-garden',
     title: 'New garden',
-    canActivate: [requireSignIn],
+    canActivate: [requireAccount],
     loadComponent: () => import('./settings/new-garden-page').then((m) => m.NewGardenPage),
   },
   {

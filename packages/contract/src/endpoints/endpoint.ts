@@ -10,6 +10,8 @@ export interface Endpoint {
   readonly access: 'open' | 'person' | 'garden-read' | 'garden-comment' | 'garden-write' | 'garden-owner';
   /** asks for somebody who has signed in: a script's token is not enough */
   readonly signedIn?: true;
+  /** reaches beyond the records of a garden: nothing for somebody who only looks round a demo garden */
+  readonly needsAccount?: true;
   /** a calculation: it changes nothing, scripts call it, and how often is limited */
   readonly stateless?: true;
   readonly params?: z.ZodObject;

@@ -35,7 +35,7 @@ export const recordsEndpoints = {
   writePreventionTask: write('preventionTasks'),
   writeThreshold: write('thresholds'),
   writeOwnEntry: write('ownEntries'),
-  writeClinicSample: write('clinicSamples'),
+  writeClinicSample: { ...write('clinicSamples'), needsAccount: true } as const,
   writeComment: write('comments', 'garden-comment'),
   writePhoto: define({
     method: 'put',

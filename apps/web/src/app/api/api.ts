@@ -42,6 +42,7 @@ export class Api {
   session = () => this.send('get /api/v1/session');
   signIn = (email: string, password: string) => this.send('post /api/v1/session', { body: { email, password } });
   signUp = (name: string, email: string, password: string) => this.send('post /api/v1/people', { body: { name, email, password } });
+  visit = () => this.send('post /api/v1/visit', { body: {} });
   signOut = () => this.send('post /api/v1/session/end', { body: {} });
 
   createGarden = (id: string, settings: GardenSettings) => this.send('post /api/v1/gardens', { body: { id, settings } });

@@ -4,6 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import type { CaseFinding, DifferentialAnswer } from '@field-nurse/contract';
+import { Store } from '@ngrx/store';
 import { DateTime } from 'luxon';
 import { Calc } from '../calc/calc';
 import type { Chip, SignState } from '../cases/case-findings';
@@ -16,6 +17,8 @@ import { Drawing } from '../drawing/drawing';
 import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
+import { Visit } from '../people/visit';
+import { sessionFeature } from '../store/session-state';
 import { advice, settingWords } from '../shared/words';
 import { ladderOf } from '../treatment/ladder';
 import { OptionCard } from '../treatment/option-card';
@@ -58,6 +61,11 @@ export class DoorPage {
   protected readonly drafts = inject(DoorDrafts);
   protected readonly draft = this.drafts.draft;
   protected readonly reckoned = inject(DoorReckoning);
+  protected readonly visit = inject(Visit);
+  readonly #store = inject(Store);
+  protected readonly demo = this.#store.selectSignal(sessionFeature.selectDemo);
+  /** a visitor's */
+  protected readonly gardens = this.#store.selectSignal(sessionFeature.selectGardens);
   protected readonly advice = advice;
   protected readonly examples = examples;
   protected readonly percent = chanceWord;

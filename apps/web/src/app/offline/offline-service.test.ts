@@ -45,7 +45,7 @@ function start(first: () => Observable<unknown>) {
             return reply();
           },
           sendPhoto: () => reply(),
-          session: () => of({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] }),
+          session: () => of({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [], demo: false }),
           health: () => of({}),
         },
       },
@@ -158,7 +158,7 @@ test('each sees and counts their own; the other’s waits and is told', async ()
 test('a page that is loaded anew shows what waits before it knows who is signed in, and once it knows', async () => {
   const before = start(gone);
   await before.offline.open(garden);
-  await before.offline.saveSession({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] });
+  await before.offline.saveSession({ person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [], demo: false });
   await before.offline.belongsTo('wren');
   await before.offline.keep(garden, 'places', id, 1, { ...value, name: 'Wren’s' }, place);
   TestBed.resetTestingModule();
@@ -214,7 +214,7 @@ test('a garden that was left is forgotten with all that was to be sent to it', a
 test('signing out forgets session, garden and weather, and not what waits', async () => {
   const { offline } = start(gone);
   await offline.open(garden);
-  await offline.saveSession({ person: null, gardens: [] });
+  await offline.saveSession({ person: null, gardens: [], demo: false });
   await offline.saveGarden(contents);
   await offline.saveWeather(garden, { hours: [], forecast: null, station: null });
   await offline.keep(garden, 'places', id, 0, value, null);

@@ -89,7 +89,7 @@ describe('sending what waits', () => {
     };
     sendPhoto = () => of({ id: 'p', width: 1, height: 1 });
   }
-  const wren = { person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [] };
+  const wren = { person: { id: 'wren', name: 'Wren', email: 'w@x.example' }, gardens: [], demo: false };
   /** A server that is well, and a session that is Wren's, unless a test says otherwise. */
   const around = { session: () => of(wren), health: () => of({}) };
   const refuse = (status: number, code: string, current: unknown = null) =>
@@ -196,7 +196,7 @@ describe('sending what waits', () => {
   test('nobody’s session sends nothing: it is asked to sign in, and goes on after that', async () => {
     const server = new Server({ ...place });
     await db.writes.add(waiting());
-    expect(await send(server, [], { session: () => of({ person: null, gardens: [] }) })).toBe('sign-in');
+    expect(await send(server, [], { session: () => of({ person: null, gardens: [], demo: false }) })).toBe('sign-in');
     expect(server.calls).toEqual([]);
     expect(await send({ ...server, write: () => refuse(403, 'cross-site') })).toBe('sign-in');
     expect([await left(), await db.aside.count()]).toEqual([1, 0]);

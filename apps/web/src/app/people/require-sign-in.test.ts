@@ -38,13 +38,13 @@ function start(first: State) {
 }
 
 test('who is signed in enters', async () => {
-  const door = start({ status: 'known', person: wren, gardens: [summary] });
+  const door = start({ status: 'known', person: wren, gardens: [summary], demo: false });
   expect(await door.enter('/g/g/today')).toBe(true);
   expect(door.asked).toEqual([]);
 });
 
 test('who is not goes to the door, and back to where they wanted afterwards', async () => {
-  const door = start({ status: 'known', person: null, gardens: [] });
+  const door = start({ status: 'known', person: null, gardens: [], demo: false });
   expect(await door.enter('/g/g/cases/c?tab=options')).toEqual({
     path: ['/sign-in'],
     queryParams: { to: '/g/g/cases/c?tab=options' },
@@ -52,20 +52,20 @@ test('who is not goes to the door, and back to where they wanted afterwards', as
 });
 
 test('a session that is not known yet is asked for, and waited for', async () => {
-  const door = start({ status: 'unknown', person: null, gardens: [] });
+  const door = start({ status: 'unknown', person: null, gardens: [], demo: false });
   const entered = door.enter('/g/g/today');
   expect(door.asked).toEqual([SessionActions.asked()]);
-  door.state.next({ status: 'known', person: wren, gardens: [] });
+  door.state.next({ status: 'known', person: wren, gardens: [], demo: false });
   expect(await entered).toBe(true);
 });
 
 test('a stranger stays at the door', async () => {
-  expect(await start({ status: 'known', person: null, gardens: [] }).begin()).toBe(true);
+  expect(await start({ status: 'known', person: null, gardens: [], demo: false }).begin()).toBe(true);
 });
 
 test.each([
   ['somebody without a garden', wren, [], ['/new-garden']],
   ['somebody with one', wren, [summary], ['/g', 'g', 'today']],
 ])('the bare address leads %s on', async (_, person, gardens, path) => {
-  expect(await start({ status: 'known', person, gardens: [...gardens] }).begin()).toMatchObject({ path });
+  expect(await start({ status: 'known', person, gardens: [...gardens], demo: false }).begin()).toMatchObject({ path });
 });

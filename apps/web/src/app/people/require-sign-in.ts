@@ -22,10 +22,17 @@ export const requireSignIn: CanActivateFn = (_, { url }) => {
   return session().pipe(map(({ person }) => (person ? true : router.createUrlTree(['/sign-in'], { queryParams: { to: url } }))));
 };
 
-/** Where the bare address leads: to the door for a stranger, else to the first garden, or to making one. */
+/** What needs an account: a visitor of the demo garden is asked to make one. */
+export const requireAccount: CanActivateFn = (_, { url }) => {
+  const router = inject(Router);
+  const to = (page: string) => router.createUrlTree([page], { queryParams: { to: url } });
+  return session().pipe(map(({ person }) => (!person ? to('/sign-in') : person.email === null ? to('/sign-up') : true)));
+};
+
+/** Where the bare address leads: to the door for a stranger and for a visitor, else to the first garden, or to making one. */
 export const startPage: CanActivateFn = () => {
   const router = inject(Router);
   return session().pipe(
-    map(({ person, gardens }) => !person || router.createUrlTree(gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden'])),
+    map(({ person, gardens }) => !person?.email || router.createUrlTree(gardens[0] ? ['/g', gardens[0].id, 'today'] : ['/new-garden'])),
   );
 };

@@ -4,7 +4,7 @@ import { emptyDevice, outcome } from '../testing/outcome';
 import { askSession, signOut } from './session-effects';
 import { SessionActions } from '../store/session-state';
 
-const nobody = { person: null, gardens: [] };
+const nobody = { person: null, gardens: [], demo: false };
 const down = () => throwError(() => new ApiError(503, 'database-down', 'The database is not answering.'));
 
 test('asking who is signed in', async () => {
@@ -22,7 +22,7 @@ test('signing out leads to the door', async () => {
 });
 
 test('while no server answers, the device knows who is signed in', async () => {
-  const session = { person: { id: 'p', name: 'Wren', email: 'w@x.example' }, gardens: [] };
+  const session = { person: { id: 'p', name: 'Wren', email: 'w@x.example' }, gardens: [], demo: false };
   const gone = () => throwError(() => new ApiError(0, 'offline', 'No answer.'));
   const device = { ...emptyDevice, session: async () => session };
   expect((await outcome(askSession, SessionActions.asked(), { session: gone }, device)).action).toEqual(SessionActions.known({ session }));

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
@@ -61,38 +61,46 @@ import { Records } from '../gardens/records';
           <mat-button-toggle value="sun">Full sun</mat-button-toggle>
         </mat-button-toggle-group>
       </section>
-      <fn-people-panel />
-      <section class="fn-panel"><fn-tokens-panel /></section>
-      @if (isOwner()) {
+      @if (visiting()) {
         <section class="fn-panel">
-          <h2>Who was let in</h2>
-          @if (events().length > 0) {
-            <fn-security-log [events]="events()" [timeZone]="timeZone" />
-          } @else {
-            <div class="fn-actions"><button matButton type="button" (click)="showEvents()">Show the log of rights</button></div>
+          <h2>Your account</h2>
+          <p>You are looking round a demo garden, with no account. People, scripts and data in and out belong to a garden of your own.</p>
+          <div class="fn-actions"><a matButton="filled" routerLink="/sign-up">Make an account</a></div>
+        </section>
+      } @else {
+        <fn-people-panel />
+        <section class="fn-panel"><fn-tokens-panel /></section>
+        @if (isOwner()) {
+          <section class="fn-panel">
+            <h2>Who was let in</h2>
+            @if (events().length > 0) {
+              <fn-security-log [events]="events()" [timeZone]="timeZone" />
+            } @else {
+              <div class="fn-actions"><button matButton type="button" (click)="showEvents()">Show the log of rights</button></div>
+            }
+          </section>
+        }
+        <fn-end-garden-panel />
+        <section class="fn-panel">
+          <h2>Your account</h2>
+          <p>
+            {{ person()?.name }} <span class="fn-small">{{ person()?.email }}</span>
+          </p>
+          @if (gardens().length > 1) {
+            <p>
+              Other gardens:
+              @for (one of gardens(); track one.id) {
+                <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
+              }
+            </p>
           }
+          <div class="fn-actions">
+            <a matButton="outlined" routerLink="/account">Password, devices, end of the account</a>
+            <a matButton="outlined" routerLink="/new-garden">New garden</a>
+            <button matButton="outlined" type="button" (click)="signOut()">Sign out</button>
+          </div>
         </section>
       }
-      <fn-end-garden-panel />
-      <section class="fn-panel">
-        <h2>Your account</h2>
-        <p>
-          {{ person()?.name }} <span class="fn-small">{{ person()?.email }}</span>
-        </p>
-        @if (gardens().length > 1) {
-          <p>
-            Other gardens:
-            @for (one of gardens(); track one.id) {
-              <a [routerLink]="['/g', one.id, 'today']">{{ one.name }}</a>{{ $last ? '' : ', ' }}
-            }
-          </p>
-        }
-        <div class="fn-actions">
-          <a matButton="outlined" routerLink="/account">Password, devices, end of the account</a>
-          <a matButton="outlined" routerLink="/new-garden">New garden</a>
-          <button matButton="outlined" type="button" (click)="signOut()">Sign out</button>
-        </div>
-      </section>
     </div>
   `,
 })
@@ -103,6 +111,7 @@ export class SettingsPage {
   readonly #records = inject(Records);
   protected readonly theme = inject(Theme);
   protected readonly person = this.#store.selectSignal(sessionFeature.selectPerson);
+  protected readonly visiting = computed(() => this.person()?.email === null);
   protected readonly gardens = this.#store.selectSignal(sessionFeature.selectGardens);
   protected readonly isOwner = this.#garden.isOwner;
   protected readonly form = gardenForm();

@@ -9,6 +9,8 @@ import { filter } from 'rxjs';
 import { gardenFeature, GardenActions } from '../store/garden-state';
 import { Offline } from '../offline/offline';
 import { Garden } from '../gardens/garden';
+import { Visit } from '../people/visit';
+import { sessionFeature } from '../store/session-state';
 import { Agenda } from './agenda';
 import { goKeys, roomAt, rooms } from './navigation';
 import { Theme } from '../shared/theme';
@@ -89,6 +91,16 @@ const soughtSubjects = [
       </div>
     </header>
     <main id="content" tabindex="-1">
+      @if (visiting()) {
+        <p class="visit fn-no-print" role="status">
+          Demo garden, yours for a day.
+          <button type="button" [disabled]="visit.busy()" (click)="visit.begin()">Begin again</button>
+          <a routerLink="/">Leave</a>
+          @if (visit.refusal(); as line) {
+            <b>{{ line }}</b>
+          }
+        </p>
+      }
       @if (room(); as here) {
         @if (here.views.length > 1) {
           <nav class="views fn-no-print" [attr.aria-label]="here.word">
@@ -159,6 +171,9 @@ export class GardenShell {
     this.#address();
     return deepest(this.#router.routerState.snapshot.root).params['planting'] as string | undefined;
   });
+  protected readonly visit = inject(Visit);
+  readonly #person = this.#store.selectSignal(sessionFeature.selectPerson);
+  protected readonly visiting = computed(() => this.#person()?.email === null);
   protected readonly offline = inject(Offline);
   protected readonly asOf = this.#store.selectSignal(gardenFeature.selectAsOf);
   protected readonly clock = (instant: string) =>

@@ -17,7 +17,7 @@ interface SessionState extends Session {
   readonly status: 'unknown' | 'known' | 'failed';
 }
 
-const initial: SessionState = { status: 'unknown', person: null, gardens: [] };
+const initial: SessionState = { status: 'unknown', person: null, gardens: [], demo: false };
 
 /** Who is signed in on this device. */
 export const sessionFeature = createFeature({
