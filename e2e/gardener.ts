@@ -88,7 +88,13 @@ export async function newGardenWithCase(page: Page, host: string): Promise<void>
   await newPlace(page, 'Bed');
   await newPlanting(page, host, { plants: '12' });
   await page.getByRole('link', { name: host, exact: true }).click();
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await openCase(page);
+}
+
+/** Open a case on the planting that is looked at, with nothing said yet. */
+export async function openCase(page: Page): Promise<void> {
+  await page.getByRole('main').getByRole('link', { name: 'Something is wrong' }).click();
+  await page.getByRole('button', { name: 'What is it?' }).click();
   await page.waitForURL(/\/cases\//);
 }
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { choose, goTo, newGarden, signIn } from './gardener';
+import { choose, goTo, newGarden, signIn, openCase } from './gardener';
 
 // From "what is this?" to "it is getting better", on the demo garden and on an empty one.
 const gardens = [
@@ -54,7 +54,7 @@ for (const { name, enter } of gardens)
     });
 
     await test.step('4: say what is seen, in words and by tapping', async () => {
-      await page.getByRole('button', { name: 'Something is wrong' }).click();
+      await openCase(page);
       await page.getByLabel('In your own words').fill('crowds of blackfly on the tips, ants running up the stems, no slime');
       const findings = page.getByRole('list', { name: 'Findings' });
       await expect(findings.getByText('Crowds of soft black insects on tips')).toBeVisible();
@@ -63,7 +63,7 @@ for (const { name, enter } of gardens)
       await findings.getByRole('button', { name: /Remove .*[Ss]lime/ }).click();
       await expect(findings.getByText(/Not there: .*slime/i)).toBeHidden();
       await page.getByRole('button', { name: /^New growth/ }).click();
-      const greenfly = page.getByRole('button', { name: /^Clusters of soft green or pink insects/ });
+      const greenfly = page.getByRole('button', { name: /^Clusters of soft green or pink insects: / });
       await greenfly.click();
       await expect(greenfly).toHaveAccessibleName(/: seen$/);
       await greenfly.click();

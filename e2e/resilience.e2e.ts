@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { choose, goTo, signIn } from './gardener';
+import { choose, goTo, signIn, openCase } from './gardener';
 
 /** The server does not answer this page's writes until the returned function is called. */
 async function cutWrites(page: Page): Promise<() => Promise<void>> {
@@ -13,7 +13,7 @@ async function cutWrites(page: Page): Promise<() => Promise<void>> {
 async function openCaseOn(page: Page, plant: string): Promise<void> {
   await goTo(page, 'Ground');
   await page.getByRole('link', { name: plant, exact: true }).first().click();
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await openCase(page);
   await expect(page.getByRole('heading', { level: 1, name: 'What is it?' })).toBeVisible();
 }
 
@@ -96,6 +96,7 @@ test('two tabs on one case: both changes stay', async ({ page, context }) => {
   await words(page).fill('white powder on the leaves');
   await expect(page.getByText('All of it is saved.')).toBeVisible();
   await page.waitForResponse((answer) => answer.request().method() === 'PUT' && answer.ok());
+  await other.getByText('How fast it came, and where').click();
   await choose(other, 'How fast it came', 'Over weeks');
   await expect(other.getByText('All of it is saved.')).toBeVisible();
   await other.reload();
@@ -168,7 +169,7 @@ test('a suspect that must be reported comes before everything, and closes the op
   await signIn(page);
   await goTo(page, 'Ground');
   await page.getByRole('link', { name: 'Apple', exact: true }).click();
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await openCase(page);
   await words(page).fill('shoot tips black and bent like a crook, milky ooze from the bark');
   const notice = page.getByRole('alert').filter({ hasText: 'Report it' });
   await expect(notice).toContainText('Fire blight is possible');

@@ -135,7 +135,7 @@ test('a forgotten password is set anew by a letter; devices are seen and signed 
 test('an empty garden teaches the next step on every view', async ({ page }) => {
   await newGarden(page, 'Moss Carr', 'Bare ground');
   for (const [view, words] of [
-    ['Ground', 'Begin with a place'],
+    ['Ground', 'What grows where?'],
     ['Chart', 'No planting yet'],
     ['Cases', 'Nothing is sick here'],
     ['Log', 'Nothing logged'],

@@ -86,6 +86,7 @@ export const caseRecord = z.strictObject({
   hidden: hiding.nullable(),
   helpersSeen: z.boolean(),
   diagnoses: z.array(diagnosis).max(50),
+  photos: z.array(id).max(10).default([]),
   closedOn: day.nullable(),
   outcome: z.enum(['recovered', 'left-alone', 'removed', 'lost', 'other']).nullable(),
   note: longText,

@@ -18,6 +18,7 @@ export const cases = pgTable(
     stage: text('stage'),
     hidden: text('hidden'),
     helpersSeen: boolean('helpers_seen').notNull(),
+    photos: jsonb('photos').notNull().default([]),
     closedOn: date('closed_on'),
     outcome: text('outcome'),
     note: text('note').notNull(),

@@ -39,6 +39,7 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
         ...(ended ? [{ kind: 'ended' as const, on: ended }] : []),
       ],
       quarantine: key === demoArrival.planting ? demoArrival.quarantine : null,
+      assumed: [],
       note: note ?? '',
     };
     plantingIds.set(key, await write('plantings', planting));
@@ -72,6 +73,7 @@ async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOf
     stage: sketch.stage ?? null,
     hidden: sketch.hidden ?? null,
     helpersSeen: sketch.helpers ?? false,
+    photos: [],
     diagnoses: sketch.taken.map(({ on, for: conditions, why = '' }) => ({ on, conditions: [...conditions], why })),
     closedOn: sketch.closed?.on ?? null,
     outcome: sketch.closed?.outcome ?? null,

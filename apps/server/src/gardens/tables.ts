@@ -107,6 +107,8 @@ export const plantings = pgTable(
     setting: text('setting').notNull(),
     eaten: boolean('eaten').notNull(),
     quarantine: jsonb('quarantine'),
+    /** fields that were taken for granted */
+    assumed: jsonb('assumed').notNull().default([]),
     note: text('note').notNull(),
   },
   (table) => [

@@ -46,6 +46,7 @@ export const routes: Routes = [
       { path: 'today', title: 'Today', loadComponent: () => import('./today/today-page').then((m) => m.TodayPage) },
       { path: 'ground', title: 'Ground', loadComponent: () => import('./ground/ground-page').then((m) => m.GroundPage) },
       { path: 'ground/new-place', title: 'New place', loadComponent: () => import('./ground/place-page').then((m) => m.PlacePage) },
+      { path: 'ground/list', title: 'Write a list', loadComponent: () => import('./ground/list-page').then((m) => m.ListPage) },
       { path: 'ground/places/:place', title: 'Place', loadComponent: () => import('./ground/place-page').then((m) => m.PlacePage) },
       {
         path: 'ground/new-planting',

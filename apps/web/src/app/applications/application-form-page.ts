@@ -17,7 +17,7 @@ import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { sessionFeature } from '../store/session-state';
-import { TodaysWeather } from '../treatment/todays-weather';
+import { TodaysWeather } from '../cases/todays-weather';
 import { DayField } from '../gardens/day-field';
 import { dayWord, instantWord } from '../shared/days';
 import { Submission } from '../shared/submission';

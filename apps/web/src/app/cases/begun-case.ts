@@ -5,7 +5,13 @@ import { withDiagnosis } from './case-diagnoses';
 export const begunCase = (
   plantingId: string,
   on: string,
-  told: { readonly words?: string; readonly findings?: readonly CaseFinding[]; readonly working?: readonly string[] } = {},
+  told: {
+    readonly words?: string;
+    readonly findings?: readonly CaseFinding[];
+    readonly helpersSeen?: boolean;
+    readonly photos?: readonly string[];
+    readonly working?: readonly string[];
+  } = {},
 ): Written<'cases'> => ({
   plantingId,
   openedOn: on,
@@ -15,7 +21,8 @@ export const begunCase = (
   pattern: null,
   stage: null,
   hidden: null,
-  helpersSeen: false,
+  helpersSeen: told.helpersSeen ?? false,
+  photos: [...(told.photos ?? [])],
   diagnoses: withDiagnosis([], on, told.working ?? [], ''),
   closedOn: null,
   outcome: null,

@@ -1,18 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
 import { FormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
 import { ClinicPanel } from '../clinic/clinic-panel';
 import { Garden } from '../gardens/garden';
+import { PhotoTaker } from '../gardens/photo-taker';
 import { Library } from '../library/library';
 import { onsetWords, patternWords } from '../shared/words';
 import { toggled, withDiagnosis, workingConditions } from './case-diagnoses';
+import { isAtHand } from './at-hand';
 import { CaseComments } from './case-comments';
 import { caseInEdit } from './case-edits';
+import { caseOptions } from './case-options';
 import type { Chip, SignState } from './case-findings';
 import { withFinding } from './case-findings';
 import { CaseGlance } from './case-glance';
@@ -28,6 +32,9 @@ import { suspectsIn } from './suspects';
 import { WhyNot } from './why-not';
 import { WorkingDiagnosis } from './working-diagnosis';
 
+// As sure as at the door.
+const worthTreating = 0.3;
+
 /** What is it? Words and drawn signs on the left, causes in the middle, the next look on the right. */
 @Component({
   selector: 'fn-case-page',
@@ -38,6 +45,7 @@ import { WorkingDiagnosis } from './working-diagnosis';
     MatFormFieldModule,
     MatInputModule,
     MatSelectModule,
+    NgTemplateOutlet,
     CaseComments,
     CaseGlance,
     CaseHead,
@@ -47,6 +55,7 @@ import { WorkingDiagnosis } from './working-diagnosis';
     FindingChips,
     NextChecks,
     NotifiableNotice,
+    PhotoTaker,
     SignPalette,
     WhyNot,
     WorkingDiagnosis,
@@ -56,6 +65,7 @@ import { WorkingDiagnosis } from './working-diagnosis';
   templateUrl: './case-page.html',
 })
 export class CasePage {
+  readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   /** id of the case in the address */
@@ -79,11 +89,18 @@ export class CasePage {
     asked: this.asked,
   });
   protected readonly answer = this.reckoned.answer;
+  protected readonly options = caseOptions(this.case);
+  /** the likeliest cause, where it is likely enough to be treated for */
+  protected readonly likely = computed(() => this.answer()?.ranked.find(({ probability }) => probability >= worthTreating));
   protected readonly states = computed(
     () => new Map<string, SignState>(this.reckoned.chips().map(({ sign, state }) => [sign, state])) as ReadonlyMap<string, SignState>,
   );
   protected readonly unconfirmed = computed(() => this.reckoned.chips().filter(({ confirmed }) => !confirmed));
   protected readonly suspects = computed(() => suspectsIn(this.answer(), this.library.known()?.regions, this.garden.summary().region));
+
+  constructor() {
+    isAtHand(() => ({ planting: this.edits.planting()?.id }));
+  }
 
   protected tap({ sign, state }: { sign: string; state: SignState }): void {
     // A reading of the words would come straight back: taking it away must be remembered.
@@ -127,6 +144,16 @@ export class CasePage {
       (value) => ({ ...value, diagnoses: withDiagnosis(value.diagnoses, today, conditions, '') }),
       names ? `Working with ${names}.` : 'No working diagnosis.',
     );
+  }
+
+  /** Take a cause, and see what can be done about it. */
+  protected async treat(condition: string): Promise<void> {
+    this.take(condition);
+    await this.#router.navigate(['/g', this.garden.summary().id, 'cases', this.case(), 'options']);
+  }
+
+  protected photograph(photos: readonly string[]): void {
+    this.edits.change((value) => ({ ...value, photos: [...photos] }));
   }
 
   protected explain(why: string): void {

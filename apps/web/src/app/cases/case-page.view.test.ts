@@ -1,4 +1,5 @@
 import type { Case } from '@field-nurse/contract';
+import { provideRouter } from '@angular/router';
 import { Records } from '../gardens/records';
 import { quiet, reader } from '../testing/answers';
 import { show } from '../testing/show';
@@ -21,7 +22,7 @@ async function open(change: Partial<Case> = {}) {
     { case: 'rust' },
     {
       garden: { cases: [{ ...fresh, ...change }] },
-      providers: [reader, ...quiet(), { provide: Records, useValue: records }],
+      providers: [reader, ...quiet(), { provide: Records, useValue: records }, provideRouter([{ path: '**', children: [] }])],
     },
   );
   return { ...shown, saved };
@@ -87,4 +88,15 @@ test('a case that is not in the garden says so, with the way to all of them', as
   await set({ case: 'gone' });
   expect(text()).toContain('This case is not in the garden');
   expect(page.getByRole('link', { name: 'See all cases' })).toBeTruthy();
+});
+
+test('where nothing is settled, the likeliest cause is treated with one tap', async () => {
+  const { press, saved } = await open();
+  await press('Options for Leek and garlic rust');
+  expect(saved.at(-1)?.value.diagnoses).toMatchObject([{ on: today, conditions: ['leek-rust'] }]);
+});
+
+test('what is settled shows what comes first today', async () => {
+  const { text } = await open({ diagnoses: [{ on: today, conditions: ['leek-rust'], why: '' }] });
+  expect(text()).toMatch(/Today, first: .* See the options/);
 });

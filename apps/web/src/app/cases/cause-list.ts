@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { DifferentialAnswer } from '@field-nurse/contract';
@@ -14,6 +16,7 @@ type Cause = DifferentialAnswer['ranked'][number];
 
 const worthTelling = 0.03;
 const atFirst = 5;
+const likely = 0.6;
 const mostAtFirst = 4;
 // Odds change by a quarter at one deciban: less than that persuades nobody.
 const tellingDb = 1;
@@ -108,7 +111,13 @@ export class CauseList {
   readonly readonly = input(false);
   readonly toggled = output<string>();
   readonly #all = signal(false);
-  protected readonly shown = computed(() => (this.#all() ? Infinity : atFirst));
+  readonly #narrow = toSignal(inject(BreakpointObserver).observe('(max-width: 800px)'));
+  protected readonly shown = computed(() => {
+    if (this.#all()) return Infinity;
+    if (!this.#narrow()?.matches) return atFirst;
+    // On a phone the next look follows what is likely, and not what is hardly so.
+    return (this.answer().ranked[0]?.probability ?? 0) >= likely ? 1 : 2;
+  });
   protected readonly kinds = kindWords;
   protected readonly roles = roleWords;
 

@@ -1,3 +1,5 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { of } from 'rxjs';
 import { within } from '@testing-library/dom';
 import { answerTo } from '../testing/answers';
 import { show, wordsOf } from '../testing/show';
@@ -16,8 +18,18 @@ const answer = answerTo({
 });
 const inputs = { answer, working: [] };
 
-test('causes stand by their chance, five at first, the rest on asking', async () => {
+const wide = { providers: [{ provide: BreakpointObserver, useValue: { observe: () => of({ matches: false }) } }] };
+
+test('on a phone the one that is likely stands alone, the rest on asking', async () => {
   const { page, press } = await show(CauseList, inputs);
+  const names = () => page.getAllByRole('heading', { level: 3 }).map(wordsOf);
+  expect(names()).toEqual([answer.ranked[0]!.name]);
+  await press(`${answer.ranked.length - 1} less likely`);
+  expect(names()).toHaveLength(answer.ranked.length);
+});
+
+test('causes stand by their chance, five at first, the rest on asking', async () => {
+  const { page, press } = await show(CauseList, inputs, wide);
   const names = () => page.getAllByRole('heading', { level: 3 }).map(wordsOf);
   expect(names()).toEqual(answer.ranked.slice(0, 5).map(({ name }) => name));
   expect(page.getAllByRole('listitem')[0]!.textContent).toContain(chanceWord(answer.ranked[0]!.probability));

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { MatIconModule } from '@angular/material/icon';
 import { Library } from '../library/library';
 import type { Chip } from './case-findings';
@@ -7,19 +8,31 @@ import { isDoubtful } from './case-findings';
 /** What has been found, one chip each: its phrase, and a way to confirm or remove it. */
 @Component({
   selector: 'fn-finding-chips',
-  imports: [MatIconModule],
+  imports: [MatIconModule, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './finding-chips.scss',
   template: `
     <ul aria-label="Findings">
       @for (chip of chips(); track chip.sign) {
         <li [class.waiting]="!chip.confirmed" [class.absent]="chip.state !== 'seen'">
-          <span class="what">
+          <ng-template #what>
             <b>{{ lead[chip.state] }}{{ library.signName(chip.sign) }}</b>
-            @if (chip.phrase) {
+            @if (chip.phrase && !chip.confirmed) {
               <small>{{ isDoubtful(chip) ? 'perhaps, ' : '' }}from “{{ chip.phrase }}”</small>
             }
-          </span>
+          </ng-template>
+          @if (chip.confirmed && chip.state !== 'absent' && !readonly()) {
+            <button
+              type="button"
+              class="what"
+              [attr.aria-expanded]="open() === chip.sign"
+              (click)="open.set(open() === chip.sign ? undefined : chip.sign)"
+            >
+              <ng-container [ngTemplateOutlet]="what" />
+            </button>
+          } @else {
+            <span class="what"><ng-container [ngTemplateOutlet]="what" /></span>
+          }
           @if (!readonly()) {
             @if (!chip.confirmed) {
               <button
@@ -31,16 +44,16 @@ import { isDoubtful } from './case-findings';
                 <mat-icon svgIcon="check" />
               </button>
             }
-            @if (chip.confirmed && chip.state !== 'absent') {
+            @if (open() === chip.sign && chip.confirmed && chip.state !== 'absent') {
               <button
                 type="button"
                 class="age"
                 [attr.aria-pressed]="chip.state === 'old'"
-                [attr.aria-label]="'Old scar: ' + library.signName(chip.sign)"
+                [attr.aria-label]="'An old scar: ' + library.signName(chip.sign)"
                 title="An old scar, healed or corky: it says nothing of what is at work now"
                 (click)="aged.emit(chip)"
               >
-                old
+                old scar
               </button>
             }
             <button type="button" [attr.aria-label]="'Remove ' + library.signName(chip.sign)" title="Remove" (click)="removed.emit(chip)">
@@ -60,6 +73,8 @@ export class FindingChips {
   readonly removed = output<Chip>();
   /** told to be an old scar, or new after all */
   readonly aged = output<Chip>();
+  /** the sign whose chip shows what else can be said of it */
+  protected readonly open = signal<string | undefined>(undefined);
   protected readonly isDoubtful = isDoubtful;
   protected readonly lead = { seen: '', absent: 'Not there: ', old: 'Old scar: ' } as const;
 }

@@ -25,20 +25,22 @@ test('a reading can be confirmed or taken away; it is no old scar before it is c
   await press('Confirm Fine webbing');
   await press('Remove Fine webbing');
   expect([confirmed, removed]).toEqual([[chip()], [chip()]]);
-  expect(page.queryByRole('button', { name: /^Old scar/ })).toBeNull();
+  expect(page.queryByRole('button', { name: /^An old scar/ })).toBeNull();
 });
 
 test('what is confirmed can be told to be an old scar, and says so; what is not there can not', async () => {
   const found = chip({ phrase: null, confirmed: true, sure: 1 });
   const { page, text, told, press, set } = await show(FindingChips, { chips: [found] });
   const aged = told('aged');
-  await press('Old scar: Fine webbing');
+  expect(page.queryByRole('button', { name: /^An old scar/ })).toBeNull();
+  await press('Fine webbing');
+  await press('An old scar: Fine webbing');
   expect(aged).toEqual([found]);
   await set({ chips: [{ ...found, state: 'old' }] });
-  expect(page.getByRole('button', { name: 'Old scar: Fine webbing' }).getAttribute('aria-pressed')).toBe('true');
+  expect(page.getByRole('button', { name: 'An old scar: Fine webbing' }).getAttribute('aria-pressed')).toBe('true');
   await set({ chips: [{ ...found, state: 'absent' }] });
   expect(text()).toBe('Not there: Fine webbing');
-  expect(page.queryByRole('button', { name: /^Old scar/ })).toBeNull();
+  expect(page.queryByRole('button', { name: /^An old scar/ })).toBeNull();
 });
 
 test('who may only look is offered no button', async () => {

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
 import type { DifferentialAnswer } from '@field-nurse/contract';
 import { RouterLink } from '@angular/router';
 import { Drawing } from '../drawing/drawing';
@@ -10,11 +11,13 @@ import type { SignState } from './case-findings';
 type Look = Pick<DifferentialAnswer['nextLooks'][number], 'check' | 'reveals' | 'minutes' | 'bits'>;
 
 const shown = 3;
+// More than these are not compared at a glance; nor do they fit on a phone beside what is to be done.
+const firstSigns = 4;
 
 /** The looks that would tell most for the minutes they take, each answered where it is explained. */
 @Component({
   selector: 'fn-next-checks',
-  imports: [Drawing, EntryLink, RouterLink],
+  imports: [Drawing, EntryLink, NgTemplateOutlet, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './next-checks.scss',
   template: `
@@ -25,21 +28,30 @@ const shown = 3;
         @for (look of looks(); track look.check) {
           <li>
             <h3><fn-entry-link kind="checks" [entry]="look.check" /></h3>
-            <p class="fn-small">
-              {{ look.minutes }} min · {{ bits(look.bits) }}{{ tools(look.check)
-              }}{{ library.checks().get(look.check)?.harm === 'plant' ? ' · costs the plant' : '' }}
-            </p>
-            <ul>
-              @for (step of library.checks().get(look.check)?.steps; track $index) {
-                <li>{{ step }}</li>
+            <ng-template #costs
+              >{{ look.minutes }} min · {{ bits(look.bits) }}{{ tools(look.check)
+              }}{{ library.checks().get(look.check)?.harm === 'plant' ? ' · costs the plant' : '' }}</ng-template
+            >
+            <ng-template #how>
+              <ul>
+                @for (step of library.checks().get(look.check)?.steps; track $index) {
+                  <li>{{ step }}</li>
+                }
+              </ul>
+              @if (library.checks().get(look.check)?.caution; as caution) {
+                <p class="fn-care fn-small">{{ caution }}</p>
               }
-            </ul>
-            @if (library.checks().get(look.check)?.caution; as caution) {
-              <p class="fn-care fn-small">{{ caution }}</p>
-            }
-            @if (look.check === first()) {
+            </ng-template>
+            @if (look.check !== first()) {
+              <details>
+                <summary class="fn-small"><ng-container [ngTemplateOutlet]="costs" /></summary>
+                <ng-container [ngTemplateOutlet]="how" />
+              </details>
+            } @else {
+              <p class="fn-small"><ng-container [ngTemplateOutlet]="costs" /></p>
+              <ng-container [ngTemplateOutlet]="how" />
               <div class="shows">
-                @for (sign of look.reveals; track sign) {
+                @for (sign of told(look); track sign) {
                   @if (library.signs().get(sign); as one) {
                     <div class="answer" role="group" [attr.aria-label]="one.name">
                       <fn-drawing [organ]="one.drawing.organ" [mark]="one.drawing.mark" [leaf]="leaf()" />
@@ -68,8 +80,11 @@ const shown = 3;
                   }
                 }
               </div>
-              @if (!readonly()) {
-                <p class="done">
+              <p class="done">
+                @if (told(look).length < look.reveals.length) {
+                  <button type="button" (click)="whole.set(look.check)">{{ look.reveals.length - told(look).length }} more signs</button>
+                }
+                @if (!readonly()) {
                   @if (open(look).length > 1) {
                     <button type="button" (click)="none.emit(open(look)); inHand.set(undefined)">
                       {{ inHand() ? 'None of the others is there' : 'None of these is there' }}
@@ -78,8 +93,8 @@ const shown = 3;
                   @if (inHand()) {
                     <button type="button" (click)="inHand.set(undefined)">Done with this look</button>
                   }
-                </p>
-              }
+                }
+              </p>
             }
           </li>
         } @empty {
@@ -110,6 +125,12 @@ export class NextChecks {
     return begun ? [begun, ...next.filter(({ check }) => check !== begun.check)].slice(0, shown) : next.slice(0, shown);
   });
   protected readonly first = computed(() => this.looks()[0]?.check);
+
+  /** the look whose signs are all offered */
+  protected readonly whole = signal('');
+  /** the signs of a look that are offered: the first few, and those that were answered */
+  protected readonly told = ({ check, reveals }: Look) =>
+    reveals.filter((sign, i) => i < firstSigns || this.whole() === check || this.states().has(sign));
 
   protected readonly bits = (bits: number) => (bits >= 0.5 ? 'tells much' : bits >= 0.15 ? 'tells something' : 'tells a little');
   protected readonly tools = (check: string) => {

@@ -62,7 +62,7 @@ test('another case starts afresh', async () => {
 
 test('when no look would tell more, the clinic is pointed to; who only looks answers nothing', async () => {
   const { page, text, set } = await show(NextChecks, { ...inputs, readonly: true });
-  expect(page.queryAllByRole('button')).toEqual([]);
+  expect(page.queryByRole('button', { name: /there/i })).toBeNull();
   await set({ answer: { ...open, nextLooks: [] } });
   expect(text()).toBe('No look in the library would tell more. A plant clinic can.');
 });
@@ -72,4 +72,15 @@ test('a look that costs the plant, needs a tool or care says so', async () => {
   const { text } = await show(NextChecks, { ...inputs, answer: { ...open, nextLooks: [look('lens-underside'), look('lift-one-plant')] } });
   expect(text()).toMatch(/min · tells \w+( \w+)? · .*lens/);
   expect(text()).toContain('costs the plant');
+});
+
+test('four signs of a look at first, and those that were answered; the rest on asking', async () => {
+  const { page, press, set } = await show(NextChecks, inputs);
+  const reveals = open.nextLooks[0]!.reveals;
+  const offered = () => page.getAllByRole('button', { name: /^There: / }).length;
+  expect([offered(), reveals.length > 5]).toEqual([4, true]);
+  await set({ states: new Map([[reveals[5]!, 'absent']]) });
+  expect(offered()).toBe(5);
+  await press(`${reveals.length - 5} more signs`);
+  expect(offered()).toBe(reveals.length);
 });

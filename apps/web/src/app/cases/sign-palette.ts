@@ -28,7 +28,11 @@ const stateWords: Readonly<Record<SignState, string>> = {
   template: `
     <div class="parts" role="group" aria-label="Part of the plant">
       @for (part of parts(); track part.id) {
-        <button type="button" [attr.aria-pressed]="part.id === shownPart()" (click)="chosenPart.set(part.id)">
+        <button
+          type="button"
+          [attr.aria-pressed]="part.id === shownPart()"
+          (click)="chosenPart.set(part.id === shownPart() ? '' : part.id)"
+        >
           {{ part.word }}
           @if (part.found > 0) {
             <span class="count">{{ part.found }}</span>
@@ -36,29 +40,31 @@ const stateWords: Readonly<Record<SignState, string>> = {
         </button>
       }
     </div>
-    <ul>
-      @for (sign of shown(); track sign.id) {
-        <li>
-          <button
-            type="button"
-            [class]="states().get(sign.id) ?? 'not-looked'"
-            [attr.aria-label]="sign.name + ': ' + word(sign.id)"
-            [title]="sign.look"
-            (click)="tap(sign.id)"
-          >
-            <fn-drawing [organ]="sign.drawing.organ" [mark]="sign.drawing.mark" [leaf]="host()?.leaf ?? 'ovate'" />
-            <span class="name">{{ sign.name }}</span>
-            @if (word(sign.id) !== 'not looked at') {
-              <span class="state">{{ word(sign.id) }}</span>
-            }
-          </button>
-        </li>
-      }
-    </ul>
+    @if (shownPart()) {
+      <ul>
+        @for (sign of shown(); track sign.id) {
+          <li>
+            <button
+              type="button"
+              [class]="states().get(sign.id) ?? 'not-looked'"
+              [attr.aria-label]="sign.name + ': ' + word(sign.id)"
+              [title]="sign.look"
+              (click)="tap(sign.id)"
+            >
+              <fn-drawing [organ]="sign.drawing.organ" [mark]="sign.drawing.mark" [leaf]="host()?.leaf ?? 'ovate'" />
+              <span class="name">{{ sign.name }}</span>
+              @if (word(sign.id) !== 'not looked at') {
+                <span class="state">{{ word(sign.id) }}</span>
+              }
+            </button>
+          </li>
+        }
+      </ul>
+    }
     @if (rest() > 0) {
       <button matButton type="button" (click)="wholePart.set(shownPart())">{{ rest() }} more of this part</button>
     }
-    @if (hiddenCount() > 0 || everything()) {
+    @if (shownPart() && (hiddenCount() > 0 || everything())) {
       <button matButton type="button" (click)="everything.set(!everything())">
         {{ everything() ? 'Only signs that this plant can show' : hiddenCount() + ' more that are unusual on this plant' }}
       </button>
@@ -84,10 +90,8 @@ export class SignPalette {
       return signs.length > 0 ? [{ id, word, found }] : [];
     }),
   );
-  protected readonly shownPart = computed(() => {
-    const parts = this.parts();
-    return (parts.find(({ id }) => id === this.chosenPart()) ?? parts[0])?.id;
-  });
+  /** the part whose signs are open; none before one is tapped */
+  protected readonly shownPart = computed(() => this.parts().find(({ id }) => id === this.chosenPart())?.id);
   /** the part whose signs are all shown, and not just the likeliest */
   protected readonly wholePart = signal<string | undefined>(undefined);
   readonly #ofPart = computed(() =>
@@ -96,7 +100,7 @@ export class SignPalette {
       .sort((a, b) => this.#weight(b) - this.#weight(a)),
   );
   protected readonly shown = computed(() => {
-    const whole = this.everything() || this.wholePart() === this.shownPart();
+    const whole = this.everything() || (this.shownPart() !== undefined && this.wholePart() === this.shownPart());
     return this.#ofPart().filter(({ id }, i) => whole || i < atFirst || this.states().has(id));
   });
   protected readonly rest = computed(() => this.#ofPart().length - this.shown().length);

@@ -36,6 +36,8 @@ test('a tap says seen, one more not there, one more takes it back', async () => 
 test('a dozen at first, the likeliest ones; the rest of the part on asking', async () => {
   const { page, press } = await show(SignPalette, inputs);
   const tiles = () => page.getAllByRole('listitem').length;
+  expect(page.queryAllByRole('listitem')).toEqual([]);
+  await press(/^Leaf/);
   expect(tiles()).toBe(12);
   await press(/more of this part$/);
   expect(tiles()).toBeGreaterThan(12);

@@ -38,6 +38,7 @@ import { dayWord } from '../shared/days';
         <li class="fn-small">Nothing is settled yet. “Work with this” beside a cause takes it; a second one can be kept beside it.</li>
       }
     </ol>
+    <ng-content />
     @if (history().at(-1); as last) {
       @if (!readonly()) {
         <mat-form-field subscriptSizing="dynamic">

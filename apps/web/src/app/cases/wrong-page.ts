@@ -1,167 +1,139 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import type { OnInit } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Router, RouterLink } from '@angular/router';
-import { assumedPlanting } from '@field-nurse/library/assumed';
+import type { Stop } from '@field-nurse/contract';
+import type { Host } from '@field-nurse/library';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
+import { PhotoTaker } from '../gardens/photo-taker';
 import { Records } from '../gardens/records';
-import { firstPlace, placeOf, toldPlanting } from '../gardens/told-planting';
+import { factsTold, firstPlace, placeOf, toldPlanting } from '../gardens/told-planting';
+import { AssumedFacts } from '../library/assumed-facts';
+import type { PlantingFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { begunCase } from './begun-case';
+import { WrongDrafts } from './wrong-draft';
 
-// A garden with so few plantings shows them all at once.
+/** A planting that it may be. */
+interface Offer {
+  readonly id: string;
+  readonly host: string;
+  readonly name: string;
+  readonly place: string;
+  readonly placeId: string;
+  /** what was found there on the last round */
+  readonly found: string;
+}
+
+// A garden with so few plantings shows them all at once; of a larger one, the place that was looked at and the last round's finds are offered.
 const fewPlantings = 12;
 
 /** Something is wrong: the plant by its name, a planting that is there or one made on the way, what is seen, and a case is open. */
 @Component({
   selector: 'fn-wrong-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, NameField, RouterLink],
+  imports: [AssumedFacts, MatButtonModule, MatFormFieldModule, MatInputModule, NameField, PhotoTaker, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  styles: `
-    form {
-      display: grid;
-      gap: 14px;
-      max-width: 640px;
-    }
-    fieldset {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px;
-      margin: 0;
-      padding: 0;
-      border: 0;
-    }
-    legend {
-      margin-bottom: 6px;
-      font-weight: 600;
-    }
-    label {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: 48px;
-      padding: 0 14px;
-      border: var(--fn-stroke) solid var(--fn-line);
-      border-radius: var(--fn-radius);
-      background: var(--fn-raised);
-      cursor: pointer;
-    }
-    label:has(input:checked) {
-      border-color: var(--fn-green);
-      background: var(--fn-green-wash);
-      font-weight: 600;
-    }
-    label small {
-      color: var(--fn-faint-ink);
-      font-weight: 400;
-    }
-  `,
-  template: `
-    <div class="fn-page">
-      <div class="fn-head">
-        <div>
-          <h1>Something is wrong</h1>
-          <p>Say which plant and what you see. If it is not written down yet, that is done on the way.</p>
-        </div>
-      </div>
-      @if (!garden.canWrite()) {
-        <p class="fn-care">You may look at this garden, and not write in it: ask an owner to open the case.</p>
-      }
-      <form (submit)="$event.preventDefault(); open()" novalidate>
-        <fn-name-field
-          label="Which plant?"
-          sizing="dynamic"
-          [entries]="hosts()"
-          [value]="host()"
-          (valueChange)="host.set($event)"
-          (beside)="beside.set($event)"
-        />
-        @if (offered().length > 0) {
-          <fieldset>
-            <legend>{{ host() ? 'Which of these?' : 'Or one of these' }}</legend>
-            @for (one of offered(); track one.id) {
-              <label
-                ><input type="radio" name="planting" [value]="one.id" [checked]="chosen() === one.id" (change)="choose(one.id, one.host)" />
-                <span
-                  >{{ one.name }} <small>{{ one.place }}</small></span
-                ></label
-              >
-            }
-            @if (host()) {
-              <label
-                ><input type="radio" name="planting" value="" [checked]="chosen() === ''" (change)="chosen.set('')" />
-                <span>Another one</span></label
-              >
-            }
-          </fieldset>
-        }
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>What do you see?</mat-label>
-          <textarea matInput #said rows="4" maxlength="10000" [value]="words()" (input)="words.set(said.value)"></textarea>
-        </mat-form-field>
-        @if (refusal(); as line) {
-          <p class="fn-stop" role="alert">{{ line }}</p>
-        }
-        <div class="fn-actions">
-          <button matButton="filled" [disabled]="busy() || !garden.canWrite()">What is it?</button>
-          <a matButton [routerLink]="['/g', garden.summary().id, 'ground']">Choose on the ground plan</a>
-        </div>
-      </form>
-    </div>
-  `,
+  styleUrl: './wrong-page.scss',
+  templateUrl: './wrong-page.html',
 })
-export class WrongPage {
+export class WrongPage implements OnInit {
   protected readonly garden = inject(Garden);
+  protected readonly drafts = inject(WrongDrafts);
+  protected readonly draft = this.drafts.draft;
   readonly #library = inject(Library);
   readonly #records = inject(Records);
   readonly #router = inject(Router);
-  /** id of a planting that is known already */
+  // What the page that led here knew, by the address.
   readonly planting = input<string>();
-  // However often it is tried, it is made once.
-  readonly #ids = { place: crypto.randomUUID(), planting: crypto.randomUUID(), case: crypto.randomUUID() };
+  readonly place = input<string>();
+  readonly signs = input<string>();
+  readonly said = input<string>(undefined, { alias: 'words' });
+  readonly photos = input<string>();
 
   protected readonly hosts = computed(() => this.#library.known()?.hosts ?? []);
-  protected readonly host = linkedSignal<string | null>(() => this.garden.planting(this.planting() ?? '')?.host ?? null);
-  protected readonly beside = signal('');
-  protected readonly words = signal('');
   protected readonly refusal = signal('');
   protected readonly busy = signal(false);
 
-  readonly #growing = computed(() =>
-    this.garden.plantings().flatMap(({ id, host, cultivar, placeId, endedOn }) =>
-      endedOn
-        ? []
-        : [
-            {
-              id,
-              host,
-              name: [this.#library.hostName(host), cultivar].filter(Boolean).join(' · '),
-              place: this.garden.place(placeId)?.name ?? '',
-            },
-          ],
-    ),
-  );
-  /** plantings that it may be: those of the plant that is named, or all where they are few */
-  protected readonly offered = computed(() => {
-    const [all, host] = [this.#growing(), this.host()];
-    return host ? all.filter((one) => one.host === host) : all.length <= fewPlantings ? all : [];
+  readonly #lastFinds = computed<ReadonlyMap<string, Stop>>(() => {
+    const last = this.garden
+      .scoutingRounds()
+      .reduce<string>((newest, { id, startedAt }) => (startedAt > newest ? `${startedAt} ${id}` : newest), '');
+    const found = this.garden.stops().filter((stop) => stop.found && last.endsWith(stop.roundId));
+    return new Map(found.map((stop) => [stop.plantingId, stop]));
   });
+  readonly #growing = computed(() =>
+    this.garden.plantings().flatMap(({ id, host, cultivar, placeId, endedOn }): Offer[] => {
+      if (endedOn) return [];
+      const name = [this.#library.hostName(host), cultivar].filter(Boolean).join(' · ');
+      const found = (this.#lastFinds().get(id)?.signs ?? []).map(this.#library.signName).join(', ').toLowerCase();
+      return [{ id, host, name, placeId, place: this.garden.place(placeId)?.name ?? '', found }];
+    }),
+  );
+  /** plantings that it may be: those of the plant that is named, or those of the place and of the last round, or all where they are few */
+  protected readonly offered = computed(() => {
+    const [all, { host, place }] = [this.#growing(), this.draft()];
+    if (host) return all.filter((one) => one.host === host);
+    if (place) return all.filter((one) => one.placeId === place);
+    const found = all.filter((one) => one.found);
+    return all.length <= fewPlantings ? [...found, ...all.filter((one) => !one.found)] : found;
+  });
+  protected readonly lately = computed(() => !this.draft().place && this.offered().some(({ found }) => found));
   /** id of the planting; empty for one that is not written down yet */
-  protected readonly chosen = linkedSignal(() => {
-    const offered = this.host() ? this.offered() : [];
-    return offered.find(({ id }) => id === this.planting())?.id ?? (offered.length === 1 ? offered[0]!.id : '');
+  protected readonly chosen = computed(() => {
+    const [offered, { host, chosen }] = [this.draft().host ? this.offered() : [], this.draft()];
+    if (!host) return '';
+    if (chosen !== null) return offered.some(({ id }) => id === chosen) ? chosen : '';
+    return offered.length === 1 ? offered[0]!.id : '';
+  });
+  protected readonly noted = computed(() =>
+    this.draft()
+      .findings.map(({ sign }) => this.#library.signName(sign))
+      .join(', '),
+  );
+  /** what is taken for granted of a plant that is written down on the way */
+  protected readonly facts = computed(() => {
+    const host = this.#library.hosts().get(this.draft().host ?? '');
+    return host && this.chosen() === '' ? factsTold(host, this.#told()) : undefined;
   });
 
-  protected choose(id: string, host: string): void {
-    this.host.set(host);
-    this.chosen.set(id);
+  readonly #told = () => {
+    const { beside, words, facts, place } = this.draft();
+    return { beside, words, place: this.garden.place(place ?? ''), ...facts };
+  };
+
+  ngOnInit(): void {
+    const [planting, place] = [this.garden.planting(this.planting() ?? ''), this.place()];
+    const ids = (list: string | undefined) => list?.split(',').filter(Boolean) ?? [];
+    this.drafts.open(planting?.id ?? place ?? '', {
+      host: planting?.host ?? null,
+      chosen: planting?.id ?? null,
+      place: planting ? null : (place ?? null),
+      words: this.said() ?? '',
+      findings: this.#findings(ids(this.signs())),
+      photos: ids(this.photos()),
+    });
+  }
+
+  /** Another plant: what was said stays, what was found on the planting before does not. */
+  protected name(host: string | null): void {
+    if (host !== this.draft().host) this.drafts.change({ host, chosen: null, findings: [], facts: {} });
+  }
+
+  protected choose({ id, host }: Offer): void {
+    const findings = this.#findings(this.#lastFinds().get(id)?.signs ?? []);
+    this.drafts.change({ host, chosen: id, ...(findings.length > 0 && { findings }) });
+  }
+
+  protected correct(facts: Partial<PlantingFacts>): void {
+    this.drafts.change({ facts: { ...this.draft().facts, ...facts } });
   }
 
   protected async open(): Promise<void> {
-    const plant = this.#library.hosts().get(this.host() ?? '');
+    const plant = this.#library.hosts().get(this.draft().host ?? '');
     if (!plant) {
       this.refusal.set('Name the plant, by any name; “houseplant” or “tree” will do.');
       return;
@@ -171,29 +143,36 @@ export class WrongPage {
     this.refusal.set('');
     try {
       const plantingId = this.chosen() || (await this.#makePlanting(plant));
-      const value = begunCase(plantingId, this.garden.today(), { words: this.words() });
-      await this.#records.save('cases', this.#ids.case, 0, value);
-      await this.#router.navigate(['/g', this.garden.summary().id, 'cases', this.#ids.case]);
+      const draft = this.draft();
+      await this.#records.saveOrQueue('cases', draft.ids.case, 0, begunCase(plantingId, this.garden.today(), draft), undefined, null);
+      this.drafts.close();
+      await this.#router.navigate(['/g', this.garden.summary().id, 'cases', draft.ids.case], { replaceUrl: true });
     } catch (error) {
-      this.refusal.set(ApiError.from(error).message);
+      const { status, message } = ApiError.from(error);
+      // Signed out in the meantime: what was told waits on this device.
+      if (status === 401) await this.#router.navigate(['/sign-in'], { queryParams: { to: this.#router.url } });
+      this.refusal.set(message);
     } finally {
       this.busy.set(false);
     }
   }
 
-  /** A planting of what is assumed from the plant and the words, in a place of its setting. */
-  async #makePlanting(host: Parameters<typeof assumedPlanting>[0]): Promise<string> {
-    const { setting, eaten, inFlower, plants } = assumedPlanting(host, { beside: this.beside(), words: this.words() });
-    const place = placeOf(this.garden.places(), setting.value);
-    if (!place && !this.garden.place(this.#ids.place)) await this.#records.save('places', this.#ids.place, 0, firstPlace(setting.value));
-    const value = toldPlanting(host, place?.id ?? this.#ids.place, this.garden.today(), {
-      beside: this.beside(),
-      setting: setting.value,
-      eaten: eaten.value,
-      inFlower: inFlower.value,
-      plants: plants.value,
-    });
-    if (!this.garden.planting(this.#ids.planting)) await this.#records.save('plantings', this.#ids.planting, 0, value);
-    return this.#ids.planting;
+  /** A planting of what is known and assumed, in the place that was looked at, or in one of its setting. */
+  async #makePlanting(host: Host): Promise<string> {
+    const { ids, place } = this.draft();
+    const told = factsTold(host, this.#told());
+    const known = place ? this.garden.place(place) : placeOf(this.garden.places(), told.setting);
+    if (!known && !this.garden.place(ids.place))
+      await this.#records.saveOrQueue('places', ids.place, 0, firstPlace(told.setting), undefined, null);
+    const value = toldPlanting(host, known?.id ?? ids.place, this.garden.today(), told);
+    if (!this.garden.planting(ids.planting)) await this.#records.saveOrQueue('plantings', ids.planting, 0, value, undefined, null);
+    return ids.planting;
+  }
+
+  #findings(signs: readonly string[]) {
+    const on = this.garden.today();
+    return signs
+      .filter((sign) => this.#library.signs().has(sign))
+      .map((sign) => ({ sign, state: 'seen', source: 'look', phrase: null, on }) as const);
   }
 }

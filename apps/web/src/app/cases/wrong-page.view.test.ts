@@ -1,4 +1,5 @@
 import { fireEvent } from '@testing-library/dom';
+import { Offline } from '../offline/offline';
 import { Records } from '../gardens/records';
 import { show } from '../testing/show';
 import { contents } from '../testing/test-garden';
@@ -7,11 +8,17 @@ import { WrongPage } from './wrong-page';
 /** The page over the test garden, and what it writes. */
 async function wrong(inputs: Readonly<Record<string, unknown>> = {}) {
   const saved: { subject: string; value: Record<string, unknown> }[] = [];
-  const save = (subject: string, _id: string, _version: number, value: Record<string, unknown>) => {
+  const saveOrQueue = (subject: string, _id: string, _version: number, value: Record<string, unknown>) => {
     saved.push({ subject, value });
-    return Promise.resolve();
+    return Promise.resolve('saved');
   };
-  const shown = await show(WrongPage, inputs, { providers: [{ provide: Records, useValue: { save } }] });
+  sessionStorage.clear();
+  const shown = await show(WrongPage, inputs, {
+    providers: [
+      { provide: Offline, useValue: { photo: async () => undefined } },
+      { provide: Records, useValue: { saveOrQueue } },
+    ],
+  });
   const name = async (plant: string) => {
     await shown.type(/^Which plant/, plant);
     fireEvent.blur(shown.page.getByLabelText(/^Which plant/));
@@ -47,4 +54,49 @@ test('without a plant it says what is wanted', async () => {
   await press('What is it?');
   expect(text()).toContain('Name the plant, by any name');
   expect(saved).toEqual([]);
+});
+
+test('it arrives with what was noted on the way, and begins its case with that', async () => {
+  const [planting] = contents.plantings;
+  const { saved, text, press } = await wrong({
+    planting: planting!.id,
+    signs: 'leaf-webbing,no-such-sign',
+    words: 'by the door',
+    photos: 'p1',
+  });
+  expect(text()).toContain('Noted already: Fine webbing.');
+  await press('What is it?');
+  expect(saved.at(-1)!.value).toMatchObject({
+    words: 'by the door',
+    findings: [{ sign: 'leaf-webbing', state: 'seen' }],
+    photos: ['p1'],
+  });
+});
+
+test('what is taken for granted of a new plant is shown, and put right in one tap', async () => {
+  const { saved, name, press, page } = await wrong();
+  await name('moth orchid');
+  expect(page.getByRole('button', { name: 'Indoors' }).getAttribute('aria-pressed')).toBe('true');
+  await press('Under cover');
+  await press('What is it?');
+  const made = saved.find(({ subject }) => subject === 'plantings')!.value;
+  expect(made).toMatchObject({ setting: 'greenhouse', assumed: ['inFlower', 'plants'] });
+});
+
+test('what was typed is there again after a reload; a session that has ended loses nothing', async () => {
+  const first = await wrong();
+  await first.name('leek');
+  await first.type('What do you see?', 'orange dust');
+  await first.set({});
+  const shown = await show(
+    WrongPage,
+    {},
+    {
+      providers: [
+        { provide: Offline, useValue: {} },
+        { provide: Records, useValue: {} },
+      ],
+    },
+  );
+  expect((shown.page.getByLabelText('What do you see?') as HTMLTextAreaElement).value).toBe('orange dust');
 });

@@ -1,7 +1,5 @@
 import { effect, Injectable, signal } from '@angular/core';
 import type { CaseFinding } from '@field-nurse/contract';
-import type { Host } from '@field-nurse/library';
-import { assumedPlanting } from '@field-nurse/library/assumed';
 import type { Planting } from '../gardens/plantings-now';
 
 /** What somebody without an account has told of a sick plant. */
@@ -34,18 +32,6 @@ const empty = (): DoorDraft => ({
   working: [],
   ids: { garden: crypto.randomUUID(), place: crypto.randomUUID(), planting: crypto.randomUUID(), case: crypto.randomUUID() },
 });
-
-/** What a draft comes to as a planting: as it was put right, or as it is assumed. */
-export function plantingTold(host: Host, { beside, words, setting, eaten, inFlower }: DoorDraft) {
-  const assumed = assumedPlanting(host, { beside, words });
-  return {
-    beside,
-    setting: setting ?? assumed.setting.value,
-    eaten: eaten ?? assumed.eaten.value,
-    inFlower: inFlower ?? assumed.inFlower.value,
-    plants: assumed.plants.value,
-  };
-}
 
 /** What was told at the door: it stays on this device, over reloads and a lost network, until it is kept or cleared. */
 @Injectable({ providedIn: 'root' })

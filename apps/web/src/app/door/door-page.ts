@@ -14,12 +14,12 @@ import { EvidenceBars } from '../cases/evidence-bars';
 import { FindingChips } from '../cases/finding-chips';
 import { NextChecks } from '../cases/next-checks';
 import { Drawing } from '../drawing/drawing';
-import type { Planting } from '../gardens/plantings-now';
+import { AssumedFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { Visit } from '../people/visit';
 import { sessionFeature } from '../store/session-state';
-import { advice, settingWords } from '../shared/words';
+import { advice } from '../shared/words';
 import { ladderOf } from '../treatment/ladder';
 import { OptionCard } from '../treatment/option-card';
 import { DoorDrafts } from './door-draft';
@@ -40,6 +40,7 @@ const hardlyDoubted = 0.9;
 @Component({
   selector: 'fn-door-page',
   imports: [
+    AssumedFacts,
     Drawing,
     EvidenceBars,
     FindingChips,
@@ -69,7 +70,6 @@ export class DoorPage {
   protected readonly advice = advice;
   protected readonly examples = examples;
   protected readonly percent = chanceWord;
-  protected readonly settings = Object.entries(settingWords) as [Planting['setting'], string][];
   protected readonly hosts = computed(() => this.library.known()?.hosts ?? []);
   protected readonly unread = computed(() => this.reckoned.read()?.unread ?? []);
   protected readonly states = computed(

@@ -5,7 +5,8 @@ import { Calc } from '../calc/calc';
 import { chipsOf, evidenceOf } from '../cases/case-findings';
 import { Library } from '../library/library';
 import { keepLatest } from '../shared/keep-latest';
-import { DoorDrafts, plantingTold } from './door-draft';
+import { DoorDrafts } from './door-draft';
+import { factsTold } from '../gardens/told-planting';
 
 // From this chance on, a cause is worth choosing a treatment for, and a second one beside the first.
 const worthTreating = 0.3;
@@ -29,7 +30,7 @@ export class DoorReckoning {
   /** as it was assumed, or as it was put right */
   readonly planting = computed(() => {
     const plant = this.host();
-    return plant && plantingTold(plant, this.#draft());
+    return plant && factsTold(plant, this.#draft());
   });
 
   readonly #key = () => this.#draft().host ?? '';

@@ -10,8 +10,8 @@ import { ApiError } from '../api/api-error';
 import { begunCase } from '../cases/begun-case';
 import { Library } from '../library/library';
 import { SessionActions, sessionFeature } from '../store/session-state';
-import { DoorDrafts, plantingTold } from './door-draft';
-import { firstGarden, firstPlace, placeOf, toldPlanting } from '../gardens/told-planting';
+import { DoorDrafts } from './door-draft';
+import { factsTold, firstGarden, firstPlace, placeOf, toldPlanting } from '../gardens/told-planting';
 
 /** What was told at the door becomes a garden, a place, a planting and a case: nothing is asked twice, and it is made once. */
 @Component({
@@ -93,7 +93,7 @@ export class KeepPage implements OnInit {
     const draft = this.#drafts.draft();
     const { ids } = draft;
     const host = this.#library.hosts().get(draft.host!)!;
-    const planted = plantingTold(host, draft);
+    const planted = factsTold(host, draft);
     const today = DateTime.now().toISODate();
     const { places } = await firstValueFrom(this.#api.gardenContents(garden));
     const placeId = placeOf(places, planted.setting)?.id ?? ids.place;

@@ -1,10 +1,10 @@
 import { Injector, runInInjectionContext, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import { of, Subject, throwError } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { place, summary } from '../testing/test-garden';
+import { Said } from '../shared/said';
 import { Offline } from '../offline/offline';
 import { GardenActions } from '../store/garden-state';
 import { Records } from './records';
@@ -39,11 +39,11 @@ function start() {
       { provide: Offline, useValue: { waiting, keep: async (...write: unknown[]) => void kept.push(write) } },
       { provide: Store, useValue: { selectSignal: () => signal(summary), dispatch: (action: unknown) => dispatched.push(action) } },
       {
-        provide: MatSnackBar,
+        provide: Said,
         useValue: {
-          open: (line: string) => {
+          say: (line: string, _ms: number, undo?: () => void) => {
             said.push(line);
-            return { onAction: () => undoPressed };
+            if (undo) undoPressed.subscribe(undo);
           },
         },
       },

@@ -1,10 +1,10 @@
 import { inject, Injectable } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
 import type { Stored, Subject, Written } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
+import { Said } from '../shared/said';
 import { Offline } from '../offline/offline';
 import { GardenActions, gardenFeature } from '../store/garden-state';
 
@@ -13,13 +13,16 @@ const undoMs = 8000;
 /** No answer, or one that says to come back: nothing is decided. */
 const isAway = ({ status }: ApiError) => status === 0 || status === 503;
 
+/** A record that is to be made. */
+export type NewRecord = { readonly [S in Subject]: { readonly subject: S; readonly id: string; readonly value: Written<S> } }[Subject];
+
 /** Writing the garden's records: once for each change however often it is sent, said in a line, with a way back. */
 @Injectable({ providedIn: 'root' })
 export class Records {
   readonly #api = inject(Api);
   readonly #store = inject(Store);
   readonly #offline = inject(Offline);
-  readonly #snackBar = inject(MatSnackBar);
+  readonly #said = inject(Said);
   readonly #garden = this.#store.selectSignal(gardenFeature.selectGarden);
   /** change ids of writes whose answer never came: sent again under the same id, they count once */
   readonly #unanswered = new Map<string, string>();
@@ -32,6 +35,28 @@ export class Records {
    * @throws ApiError
    */
   async save<S extends Subject>(subject: S, id: string, version: number, value: Written<S>, said?: string): Promise<Stored<S>> {
+    const { record, change } = await this.#write(subject, id, version, value);
+    if (said) this.#offerUndo(said, [change]);
+    return record;
+  }
+
+  /**
+   * Write new records one after the other, with one way back for all of them.
+   *
+   * @throws ApiError at the first that is refused; those before it are there
+   */
+  async saveNew(records: readonly NewRecord[], said: string): Promise<void> {
+    const changes: string[] = [];
+    for (const { subject, id, value } of records) changes.push((await this.#write(subject, id, 0, value)).change);
+    this.#offerUndo(said, changes);
+  }
+
+  async #write<S extends Subject>(
+    subject: S,
+    id: string,
+    version: number,
+    value: Written<S>,
+  ): Promise<{ record: Stored<S>; change: string }> {
     const garden = this.#garden()!.id;
     const attempt = `${subject} ${id} ${version} ${JSON.stringify(value)}`;
     const change = this.#unanswered.get(attempt) ?? crypto.randomUUID();
@@ -40,8 +65,7 @@ export class Records {
       const record = await firstValueFrom(this.#api.write(garden, subject, id, { change, version, value }));
       this.#unanswered.delete(attempt);
       this.#store.dispatch(GardenActions.recordStored({ subject, record }));
-      if (said) this.#offerUndo(said, change);
-      return record;
+      return { record, change };
     } catch (error) {
       const known = ApiError.from(error);
       if (known.status !== 0) this.#unanswered.delete(attempt);
@@ -100,24 +124,27 @@ export class Records {
 
   /** Tell what was done, with a way back. */
   sayWithUndo(line: string, undo: () => void): void {
-    this.#snackBar.open(line, 'Undo', { duration: undoMs }).onAction().subscribe(undo);
+    this.#said.say(line, undoMs, undo);
   }
 
   /** Say something in passing. */
   say(line: string): void {
-    this.#snackBar.open(line, undefined, { duration: undoMs / 2 });
+    this.#said.say(line, undoMs / 2);
   }
 
-  #offerUndo(said: string, change: string): void {
-    this.sayWithUndo(said, () => void this.#undo(change));
+  #offerUndo(said: string, changes: readonly string[]): void {
+    this.sayWithUndo(said, () => void this.#undo(changes));
   }
 
-  async #undo(undoes: string): Promise<void> {
+  /** Take changes back, the last one first. */
+  async #undo(changes: readonly string[]): Promise<void> {
     try {
-      const { subject, recordId, record } = await firstValueFrom(this.#api.undo(this.#garden()!.id, crypto.randomUUID(), undoes));
-      this.#store.dispatch(
-        record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id: recordId }),
-      );
+      for (const undoes of [...changes].reverse()) {
+        const { subject, recordId, record } = await firstValueFrom(this.#api.undo(this.#garden()!.id, crypto.randomUUID(), undoes));
+        this.#store.dispatch(
+          record ? GardenActions.recordStored({ subject, record }) : GardenActions.recordRemoved({ subject, id: recordId }),
+        );
+      }
       this.say('Taken back.');
     } catch (error) {
       this.say(ApiError.from(error).message);

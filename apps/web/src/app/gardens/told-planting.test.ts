@@ -4,7 +4,7 @@ import { firstGarden, firstPlace, toldPlanting } from './told-planting';
 
 const id = '11111111-1111-4111-8111-111111111111';
 const orchid = { id: 'moth-orchid' };
-const told = { beside: '', setting: 'indoor', eaten: false, inFlower: false, plants: 1 } as const;
+const told = { beside: '', setting: 'indoor' as const, eaten: false, inFlower: false, plants: 1, assumed: [] };
 
 test('what is made from a few words is what the server takes', () => {
   expect(writtenRecords.places.safeParse(firstPlace('indoor')).success).toBe(true);

@@ -1,5 +1,6 @@
 import type { GardenSettings, Written } from '@field-nurse/contract';
 import type { Host } from '@field-nurse/library';
+import { assumedPlanting } from '@field-nurse/library/assumed';
 import { cultivarIn } from '@field-nurse/library/find';
 import type { Planting } from './plantings-now';
 
@@ -43,6 +44,35 @@ export const firstPlace = (setting: Setting): PlaceValue => ({
   endedOn: null,
 });
 
+/** What somebody said of a planting: beside its name, in their words, by where it stands, and by putting right what was taken for granted. */
+export interface Told {
+  readonly beside: string;
+  readonly words: string;
+  readonly place?: { readonly name: string; readonly setting: Setting } | undefined;
+  readonly setting?: Setting | null | undefined;
+  readonly eaten?: boolean | null | undefined;
+  readonly inFlower?: boolean | null | undefined;
+}
+
+/** What that comes to: each fact as it was said, or as it is assumed; and which of them nobody has said. */
+export function factsTold(host: Host, { beside, words, place, setting, eaten, inFlower }: Told) {
+  const facts = assumedPlanting(host, { beside, words, place });
+  const assumed = {
+    setting: !setting && facts.setting.by === 'plant',
+    eaten: eaten == null && facts.eaten.by === 'guess',
+    inFlower: inFlower == null && facts.inFlower.by === 'guess',
+    plants: facts.plants.by === 'guess',
+  };
+  return {
+    beside,
+    setting: setting ?? facts.setting.value,
+    eaten: eaten ?? facts.eaten.value,
+    inFlower: inFlower ?? facts.inFlower.value,
+    plants: facts.plants.value,
+    assumed: (Object.keys(assumed) as (keyof typeof assumed)[]).filter((fact) => assumed[fact]),
+  };
+}
+
 /** A planting as it is known from a plant's name and a few words. */
 export function toldPlanting(
   host: Pick<Host, 'id'>,
@@ -54,6 +84,8 @@ export function toldPlanting(
     readonly eaten: boolean;
     readonly inFlower: boolean;
     readonly plants: number;
+    /** what of it nobody has said */
+    readonly assumed: Written<'plantings'>['assumed'];
   },
 ): Written<'plantings'> {
   return {
@@ -68,6 +100,7 @@ export function toldPlanting(
     events: told.inFlower ? [{ kind: 'flowering', on, until: null }] : [],
     shape: null,
     quarantine: null,
+    assumed: told.assumed,
     note: '',
   };
 }

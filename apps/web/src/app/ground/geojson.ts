@@ -24,6 +24,10 @@ export interface IncomingPlace {
   readonly name: string;
   readonly kind: Place['kind'] | null;
   readonly shape: Shape;
+  /** what grows there, by a name of the plant */
+  readonly plant: string | null;
+  /** of a planting: the id of its place */
+  readonly place: string | null;
 }
 
 const round = (value: number) => Math.round(value * 1000) / 1000;
@@ -70,12 +74,15 @@ export function fromGeoJson(text: string): IncomingPlace[] {
   return rings.map(({ feature, ring }, i) => {
     const { properties } = feature;
     const given = properties?.['name'];
+    const text = (key: string) => (typeof properties?.[key] === 'string' ? properties[key] : null);
     const name = (typeof given === 'string' && firstLetters(given.trim(), 120)) || `Place ${i + 1}`;
     return {
       id: typeof feature.id === 'string' ? feature.id : null,
       name,
       kind: kindOf(properties?.['kind']),
       shape: shapeOf(properties?.['shape'], ring.map(flat)),
+      plant: text('host') ?? text('plant') ?? text('crop'),
+      place: text('place'),
     };
   });
 }

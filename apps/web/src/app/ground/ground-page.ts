@@ -23,6 +23,7 @@ import { placeKindWords, settingWords } from '../shared/words';
         </div>
         @if (garden.canWrite() && garden.places().length > 0) {
           <div class="fn-actions">
+            <a matButton routerLink="../ground/list">Write a list</a>
             <a matButton="outlined" routerLink="../ground/new-place">New place</a>
             <a matButton="filled" routerLink="../ground/new-planting">New planting</a>
           </div>
@@ -61,9 +62,12 @@ import { placeKindWords, settingWords } from '../shared/words';
           </section>
         } @empty {
           <div class="fn-empty">
-            <h2>Begin with a place</h2>
-            <p>A bed, a bench or a windowsill. Then say what grows in it.</p>
-            <a matButton="filled" routerLink="../ground/new-place">Add the first place</a>
+            <h2>What grows where?</h2>
+            <p>Write all of it as a list, or begin with one place: a bed, a bench or a windowsill.</p>
+            <div class="fn-actions">
+              <a matButton="filled" routerLink="../ground/list">Write a list of what grows</a>
+              <a matButton="outlined" routerLink="../ground/new-place">Add the first place</a>
+            </div>
           </div>
         }
       </div>

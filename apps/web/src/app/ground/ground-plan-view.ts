@@ -7,6 +7,7 @@ import type { Place, Shape, Written } from '@field-nurse/contract';
 import { bedRestsOf, planArea } from '@field-nurse/core/ground';
 import { addDays, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
+import { isAtHand } from '../cases/at-hand';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
@@ -84,6 +85,7 @@ export class PlanView {
   });
 
   constructor() {
+    isAtHand(() => ({ planting: this.planting()?.id, place: this.place()?.id }));
     // Dragged back into an older season, its records come.
     effect(() => {
       const year = this.day().slice(0, 4);

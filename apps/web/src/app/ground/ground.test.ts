@@ -83,7 +83,7 @@ describe('GeoJSON', () => {
 
   test('what went out comes back as it was, for each kind of shape', () => {
     for (const shape of [bed, { ...bed, turn: 30 }, round, asKind(bed, 'outline')])
-      expect(fromGeoJson(out(shape))).toEqual([{ id: place.id, name: 'Long bed', kind: 'bed', shape }]);
+      expect(fromGeoJson(out(shape))).toEqual([{ id: place.id, name: 'Long bed', kind: 'bed', shape, plant: null, place: null }]);
   });
 
   test('rings are closed, and north is up', () => {

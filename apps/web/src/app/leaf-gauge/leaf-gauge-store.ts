@@ -1,7 +1,7 @@
 import { computed, inject } from '@angular/core';
 import type { LeafReading, Picture } from '@field-nurse/core/leaf';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import { NotAPhoto } from '../scouting/shrink-photo';
+import { NotAPhoto } from '../gardens/shrink-photo';
 import { Gauge } from './gauge';
 import type { Ruler } from './leaf-view';
 import { openPicture } from './open-picture';

@@ -1,5 +1,5 @@
 import type { Picture } from '@field-nurse/core/leaf';
-import { shrinkPhoto } from '../scouting/shrink-photo';
+import { shrinkPhoto } from '../gardens/shrink-photo';
 
 /** A photo as pixels, small enough to show and to measure. @throws NotAPhoto */
 export async function openPicture(file: Blob): Promise<Picture> {

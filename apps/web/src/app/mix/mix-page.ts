@@ -13,7 +13,7 @@ import { Calc } from '../calc/calc';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { caseOptions } from '../treatment/case-options';
+import { caseOptions } from '../cases/case-options';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';

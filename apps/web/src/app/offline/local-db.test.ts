@@ -21,6 +21,7 @@ const olderPlanting = {
   eaten: true,
   nextHarvestOn: '2026-08-01',
   quarantine: null,
+  assumed: [],
   note: '',
   endedOn: null,
 };

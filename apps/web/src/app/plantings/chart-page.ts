@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
+import { MatIconModule } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
@@ -15,7 +16,7 @@ const widthAtFirst = 600;
 /** The planting chart: every planting of a season as one strip, by place. */
 @Component({
   selector: 'fn-chart-page',
-  imports: [RouterLink, MatFormFieldModule, MatSelectModule, MeasuredWidth, PlantingStrip],
+  imports: [RouterLink, MatIconModule, MatFormFieldModule, MatSelectModule, MeasuredWidth, PlantingStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './chart-page.scss',
   template: `
@@ -98,6 +99,16 @@ const widthAtFirst = 600;
                       library.hostName(strip.planting.host)
                     }}</a>
                     <small>{{ strip.planting.cultivar }}</small>
+                    @if (garden.canWrite() && !strip.planting.endedOn) {
+                      <a
+                        class="wrong"
+                        [routerLink]="['/g', garden.summary().id, 'wrong']"
+                        [queryParams]="{ planting: strip.planting.id }"
+                        [attr.aria-label]="'Something is wrong with ' + library.hostName(strip.planting.host)"
+                        title="Something is wrong"
+                        ><mat-icon svgIcon="sick" aria-hidden="true"
+                      /></a>
+                    }
                   </span>
                   <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" />
                 </div>

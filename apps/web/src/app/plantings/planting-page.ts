@@ -3,9 +3,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { keepOutUntil, notPickedUntil } from '@field-nurse/core/timing';
 import { workingConditions } from '../cases/case-diagnoses';
-import { OpenCase } from '../cases/open-case';
+import { isAtHand } from '../cases/at-hand';
+import { CorrectPlanting } from '../gardens/correct-planting';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
+import { AssumedFacts } from '../library/assumed-facts';
+import type { PlantingFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
 import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
@@ -19,7 +22,7 @@ import { seasonSpan, stripsWithin } from './strips';
 /** One planting: what it is, how it does, what was done, and the way to open a case. */
 @Component({
   selector: 'fn-planting-page',
-  imports: [RouterLink, MatButtonModule, Drawing, HeldApart, MeasuredWidth, PlantingStrip, StatusMark],
+  imports: [RouterLink, MatButtonModule, AssumedFacts, Drawing, HeldApart, MeasuredWidth, PlantingStrip, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './planting-page.scss',
   template: `
@@ -43,7 +46,7 @@ import { seasonSpan, stripsWithin } from './strips';
               <a matButton [routerLink]="[base(), 'plantings', one.id, 'edit']">Change it</a>
               @if (!one.endedOn) {
                 <a matButton="outlined" [routerLink]="[base(), 'log', 'new']" [queryParams]="{ planting: one.id }">Log an application</a>
-                <button matButton="filled" type="button" (click)="opener.on(one.id)">Something is wrong</button>
+                <a matButton="filled" [routerLink]="[base(), 'wrong']" [queryParams]="{ planting: one.id }">Something is wrong</a>
               }
             </div>
           }
@@ -89,6 +92,16 @@ import { seasonSpan, stripsWithin } from './strips';
             </div>
           }
         </dl>
+        @if (one.assumed.length > 0 && garden.canWrite() && !one.endedOn) {
+          <fn-assumed-facts [facts]="one" (changed)="correct($event)">
+            @if (one.assumed.includes('plants')) {
+              <a matButton [routerLink]="[base(), 'plantings', one.id, 'edit']"
+                >{{ one.plants === 1 ? 'One plant' : one.plants + ' plants' }} …</a
+              >
+            }
+            <button matButton type="button" (click)="put.confirm(one.id)">All of it is so</button>
+          </fn-assumed-facts>
+        }
         @if (one.note) {
           <p>{{ one.note }}</p>
         }
@@ -148,7 +161,7 @@ import { seasonSpan, stripsWithin } from './strips';
 export class PlantingPage {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
-  protected readonly opener = inject(OpenCase);
+  protected readonly put = inject(CorrectPlanting);
   /** id of the planting in the address */
   readonly planting = input.required<string>();
   protected readonly settings = settingWords;
@@ -196,7 +209,15 @@ export class PlantingPage {
     return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
   });
 
+  protected async correct({ setting, eaten, inFlower }: Partial<PlantingFacts>): Promise<void> {
+    const id = this.planting();
+    if (setting) await this.put.stands(id, setting);
+    if (eaten !== undefined) await this.put.eaten(id, eaten);
+    if (inFlower !== undefined) await this.put.inFlower(id, inFlower);
+  }
+
   constructor() {
+    isAtHand(() => ({ planting: this.planting() }));
     effect(() => {
       const year = this.#year();
       untracked(() => this.garden.openYear(year, true));

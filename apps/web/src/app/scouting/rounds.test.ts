@@ -4,7 +4,7 @@ import { lastLooksOf, quarantineOf, toWalk } from '@field-nurse/core/ground';
 import type { RoundKnowledge, RoundRecords } from '@field-nurse/core/ground';
 import { gardenNow, planting, sickness, today } from '../testing/test-garden';
 import { middleOf, planShapes } from '../gardens/plan-shapes';
-import { isPicture } from './shrink-photo';
+import { isPicture } from '../gardens/shrink-photo';
 import { questionOf } from './operating-characteristic';
 import { emptyDraft, isFind, stopOf } from './stop-draft';
 import { levelWords } from './level-words';

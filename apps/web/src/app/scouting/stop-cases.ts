@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import type { Case, Written } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
+import { begunCase } from '../cases/begun-case';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import type { StopDraft } from './stop-draft';
@@ -16,21 +17,8 @@ export class StopCases {
   /** @returns id of the new case */
   async open(plantingId: string, draft: StopDraft): Promise<string> {
     const id = crypto.randomUUID();
-    await this.#records.keep('cases', id, 0, {
-      plantingId,
-      openedOn: this.#garden.today(),
-      words: draft.note,
-      findings: this.#findings(draft.signs),
-      onset: null,
-      pattern: null,
-      stage: null,
-      hidden: null,
-      helpersSeen: draft.helpers > 0,
-      diagnoses: [],
-      closedOn: null,
-      outcome: null,
-      note: '',
-    });
+    const told = { words: draft.note, findings: this.#findings(draft.signs), helpersSeen: draft.helpers > 0, photos: draft.photos };
+    await this.#records.keep('cases', id, 0, begunCase(plantingId, this.#garden.today(), told));
     if (draft.rated) await this.#records.keep('assessments', crypto.randomUUID(), 0, this.#look({ id, plantingId }, draft));
     return id;
   }

@@ -7,6 +7,7 @@ import { MatRadioModule } from '@angular/material/radio';
 import { MatSliderModule } from '@angular/material/slider';
 import { Router, RouterLink } from '@angular/router';
 import type { SignState } from '../cases/case-findings';
+import { isAtHand } from '../cases/at-hand';
 import { workingConditions } from '../cases/case-diagnoses';
 import { SignPalette } from '../cases/sign-palette';
 import { Drawing } from '../drawing/drawing';
@@ -16,7 +17,7 @@ import { Library } from '../library/library';
 import { Stepper } from '../shared/stepper';
 import { Meter } from './meter';
 import type { Sample } from './meter';
-import { PhotoTaker } from './photo-taker';
+import { PhotoTaker } from '../gardens/photo-taker';
 import { Scouting } from './scouting';
 import { StopCases } from './stop-cases';
 import { dropDraft, emptyDraft, isFind, keepDraft, newCase, readDraft, stopOf } from './stop-draft';
@@ -96,6 +97,10 @@ export class StopPage {
   protected readonly somethingNoted = computed(() => isFind(this.draft()));
 
   constructor() {
+    isAtHand(() => {
+      const { signs, note, photos } = this.draft();
+      return { planting: this.planting(), signs, words: note, photos };
+    });
     effect(() => {
       if (this.finding()) keepDraft(this.round(), this.planting(), this.draft());
     });

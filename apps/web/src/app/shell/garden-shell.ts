@@ -11,6 +11,8 @@ import { Offline } from '../offline/offline';
 import { Garden } from '../gardens/garden';
 import { Visit } from '../people/visit';
 import { sessionFeature } from '../store/session-state';
+import { WrongLink } from '../cases/at-hand';
+import { Calc } from '../calc/calc';
 import { Agenda } from './agenda';
 import { goKeys, roomAt, rooms } from './navigation';
 import { Theme } from '../shared/theme';
@@ -61,7 +63,7 @@ const soughtSubjects = [
         <a
           class="wrong"
           [routerLink]="['/g', garden(), 'wrong']"
-          [queryParams]="{ planting: met() }"
+          [queryParams]="wrongLink.params()"
           title="Something is wrong (n)"
           aria-label="Something is wrong"
         >
@@ -166,11 +168,7 @@ export class GardenShell {
   });
   protected readonly mayWrite = inject(Garden).canWrite;
   protected readonly due = inject(Agenda).byRoom;
-  /** the planting that is looked at just now */
-  protected readonly met = computed(() => {
-    this.#address();
-    return deepest(this.#router.routerState.snapshot.root).params['planting'] as string | undefined;
-  });
+  protected readonly wrongLink = inject(WrongLink);
   protected readonly visit = inject(Visit);
   readonly #person = this.#store.selectSignal(sessionFeature.selectPerson);
   protected readonly visiting = computed(() => this.#person()?.email === null);
@@ -191,6 +189,10 @@ export class GardenShell {
   readonly #records = this.#store.selectSignal(gardenFeature.selectRecords);
 
   constructor() {
+    // The first answer need not wait for the library to be learned.
+    inject(Calc)
+      .warm()
+      .catch(() => undefined);
     effect(() => {
       const id = this.seeking() && this.status() === 'open' ? this.#sought() : undefined;
       if (id) untracked(() => this.#store.dispatch(GardenActions.recordSought({ id })));
@@ -246,7 +248,7 @@ export class GardenShell {
       event.preventDefault();
       void this.find();
     } else if (event.key === 'n' && this.mayWrite())
-      void this.#router.navigate(['/g', this.garden(), 'wrong'], { queryParams: { planting: this.met() } });
+      void this.#router.navigate(['/g', this.garden(), 'wrong'], { queryParams: this.wrongLink.params() });
     else if (event.key === '?') void this.keys();
   }
 }

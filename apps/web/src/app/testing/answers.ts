@@ -1,7 +1,7 @@
 import { signal } from '@angular/core';
-import type { DifferentialAnswer, DifferentialRequest } from '@field-nurse/contract';
+import type { DifferentialAnswer, DifferentialRequest, OptionsRequest } from '@field-nurse/contract';
 import { readWords } from '@field-nurse/core/diagnosis';
-import { answerDifferential } from '@field-nurse/library/answers';
+import { answerDifferential, answerOptions } from '@field-nurse/library/answers';
 import { Calc } from '../calc/calc';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import type { SampleState } from '../clinic/sample-state';
@@ -22,11 +22,12 @@ export const reader = {
         reference.hosts.find(({ id }) => id === host),
       ),
     differential: async (request: DifferentialRequest) => answerTo(request),
+    options: async (request: OptionsRequest) => answerOptions(reference, request),
   },
 };
 
 /** No weather, and of samples no more than these. */
 export const quiet = (...samples: readonly SampleState[]) => [
   { provide: ClinicSamples, useValue: { of: () => samples, testsOf: () => [] } },
-  { provide: GardenWeather, useValue: { measured: signal([]) } },
+  { provide: GardenWeather, useValue: { measured: signal([]), forecast: signal([]) } },
 ];

@@ -1,4 +1,4 @@
-import type { Provider, Type } from '@angular/core';
+import type { EnvironmentProviders, Provider, Type } from '@angular/core';
 import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { MatIconTestingModule } from '@angular/material/icon/testing';
@@ -36,6 +36,7 @@ globalThis.matchMedia = (media) =>
     addEventListener: deaf,
     removeEventListener: deaf,
   }) as unknown as MediaQueryList;
+HTMLElement.prototype.scrollIntoView = deaf;
 globalThis.IntersectionObserver = class {
   observe() {}
   unobserve() {}
@@ -48,7 +49,11 @@ beforeAll(() => TestBed.initTestEnvironment(BrowserTestingModule, platformBrowse
 export async function show<T>(
   part: Type<T>,
   inputs: Readonly<Record<string, unknown>> = {},
-  { garden = {}, canWrite = true, providers = [] }: { garden?: Partial<GardenContents>; canWrite?: boolean; providers?: Provider[] } = {},
+  {
+    garden = {},
+    canWrite = true,
+    providers = [],
+  }: { garden?: Partial<GardenContents>; canWrite?: boolean; providers?: (EnvironmentProviders | Provider)[] } = {},
 ) {
   TestBed.resetTestingModule();
   TestBed.configureTestingModule({
@@ -135,6 +140,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     pastCases: signal(all.pastCases),
     caseLines: signal(all.pastCases),
     years: signal(['2025', '2026']),
+    scoutingRounds: signal(all.scoutingRounds),
+    stops: signal(all.stops),
     hasYear: () => true,
     openYear: () => undefined,
     seasonFault: signal(''),

@@ -7,6 +7,7 @@ import { RouterLink } from '@angular/router';
 import type { Catch, Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
 import { intervalsOf, readingsOf, pausedOn, spotNow, totalOf, trapState } from '@field-nurse/core/sampling';
+import { isAtHand } from '../cases/at-hand';
 import { ApiError } from '../api/api-error';
 import { DayField } from '../gardens/day-field';
 import { firstLetters } from '../shared/first-letters';
@@ -80,6 +81,15 @@ export class TrapPage {
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly total = totalOf;
   protected readonly caughtWords = ({ caught }: Catch) => caught.map(({ what, count }) => `${count} ${what}`).join(', ') || 'nothing';
+
+  constructor() {
+    isAtHand(() => {
+      const trap = this.one();
+      const last = this.readings().at(-1);
+      const caught = last ? `In the trap “${trap?.name}” on ${this.day(last.checkedOn)}: ${this.caughtWords(last)}. ` : '';
+      return { place: trap?.placeId, words: caught };
+    });
+  }
 
   protected note(change: Partial<Reading>): void {
     this.#touched.set(true);

@@ -10,8 +10,8 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { fromField, measures, toField } from '../shared/units';
 import { hidingWords } from '../shared/words';
-import { isAsked, TodaysFacts } from './todays-facts';
-import { TodaysWeather } from './todays-weather';
+import { isAsked, TodaysFacts } from '../cases/todays-facts';
+import { TodaysWeather } from '../cases/todays-weather';
 
 export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen'>;
 

@@ -15,11 +15,11 @@ import { GardenActions } from '../store/garden-state';
 import { advice, stanceWords } from '../shared/words';
 import type { CaseFacts } from './about-today';
 import { AboutToday } from './about-today';
-import { caseOptions } from './case-options';
+import { caseOptions } from '../cases/case-options';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
 import { OptionCard } from './option-card';
-import { TodaysWeather } from './todays-weather';
+import { TodaysWeather } from '../cases/todays-weather';
 
 const usualLookDays = 7;
 

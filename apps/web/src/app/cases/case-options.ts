@@ -3,7 +3,7 @@ import { computed, inject, resource } from '@angular/core';
 import type { Case, OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
 import { treatmentQuestion } from '@field-nurse/core/treatment';
 import type { Planting } from '../gardens/plantings-now';
-import { workingConditions } from '../cases/case-diagnoses';
+import { workingConditions } from './case-diagnoses';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { deepEqual } from 'fast-equals';

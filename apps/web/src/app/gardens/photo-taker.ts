@@ -1,11 +1,11 @@
-import { ChangeDetectionStrategy, Component, effect, inject, model, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, model, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
-import { Garden } from '../gardens/garden';
+import { Garden } from './garden';
 import { Offline } from '../offline/offline';
 import { NotAPhoto, shrinkPhoto } from './shrink-photo';
 
-/** Photos of one stop: taken by the camera, kept on the device, sent when they can be. */
+/** Photos of a stop or a case: taken by the camera, kept on the device, sent when they can be. */
 @Component({
   selector: 'fn-photo-taker',
   imports: [MatButtonModule, MatIconModule],
@@ -16,13 +16,15 @@ import { NotAPhoto, shrinkPhoto } from './shrink-photo';
       @for (photo of photos(); track photo) {
         <li>
           <img [src]="address().get(photo) ?? ''" [alt]="'Photo ' + ($index + 1)" />
-          <button matIconButton type="button" [attr.aria-label]="'Leave out photo ' + ($index + 1)" (click)="drop(photo)">
-            <mat-icon svgIcon="close" />
-          </button>
+          @if (!readonly()) {
+            <button matIconButton type="button" [attr.aria-label]="'Leave out photo ' + ($index + 1)" (click)="drop(photo)">
+              <mat-icon svgIcon="close" />
+            </button>
+          }
         </li>
       }
     </ul>
-    @if (photos().length < most) {
+    @if (photos().length < most && !readonly()) {
       <label class="take" [class.busy]="busy()">
         <mat-icon svgIcon="camera" aria-hidden="true" />{{
           busy() ? 'Making it small …' : photos().length ? 'Another photo' : 'Take a photo'
@@ -40,7 +42,7 @@ import { NotAPhoto, shrinkPhoto } from './shrink-photo';
     @if (fault()) {
       <p class="fn-stop" role="alert">{{ fault() }}</p>
     }
-    @if (photos().length > 0 && !fault()) {
+    @if (waiting() && !fault()) {
       <p class="fn-small">Kept on this device until sent. Where it was taken is left out of the file.</p>
     }
   `,
@@ -49,11 +51,15 @@ export class PhotoTaker {
   readonly #offline = inject(Offline);
   readonly #garden = inject(Garden);
   readonly photos = model.required<readonly string[]>();
+  readonly readonly = input(false);
   readonly most = 10;
   protected readonly busy = signal(false);
   protected readonly fault = signal('');
   /** addresses of the pictures: on this device, or at the server */
   protected readonly address = signal<ReadonlyMap<string, string>>(new Map());
+
+  /** some of them are on this device alone */
+  protected readonly waiting = computed(() => this.photos().some((id) => this.address().get(id)?.startsWith('blob:')));
 
   constructor() {
     effect((onCleanup) => {

@@ -1,0 +1,62 @@
+import { inject, Injectable } from '@angular/core';
+import type { Planting as PlantingRecord } from '@field-nurse/contract';
+import { Garden } from './garden';
+import type { Planting } from './plantings-now';
+import { Records } from './records';
+import { firstPlace, placeOf } from './told-planting';
+
+type Fact = PlantingRecord['assumed'][number];
+type Value = Omit<PlantingRecord, 'id' | 'version'>;
+
+/** Putting right what was taken for granted of a planting, or saying that it is so. */
+@Injectable({ providedIn: 'root' })
+export class CorrectPlanting {
+  readonly #garden = inject(Garden);
+  readonly #records = inject(Records);
+
+  /** It stands elsewhere than was taken for granted, and in a place of that kind. */
+  async stands(id: string, setting: Planting['setting']): Promise<void> {
+    const here = this.#garden.planting(id);
+    if (!here) return;
+    const at = this.#garden.place(here.placeId);
+    let place = at?.setting === setting ? at.id : placeOf(this.#garden.places(), setting)?.id;
+    if (!place) {
+      place = crypto.randomUUID();
+      await this.#records.saveOrQueue('places', place, 0, firstPlace(setting), undefined, null);
+    }
+    // Where it was never moved since, it has stood there from the first.
+    await this.#change(id, ['setting'], ({ events, ...value }) =>
+      events.some(({ kind }) => kind === 'moved')
+        ? { ...value, events: [...events, { kind: 'moved', on: this.#garden.today(), placeId: place, setting }] }
+        : { ...value, events, placeId: place, setting },
+    );
+  }
+
+  eaten(id: string, eaten: boolean): Promise<void> {
+    return this.#change(id, ['eaten'], (value) => ({ ...value, eaten }));
+  }
+
+  /** Flowering begins today, or was not there. */
+  inFlower(id: string, inFlower: boolean): Promise<void> {
+    const on = this.#garden.today();
+    return this.#change(id, ['inFlower'], ({ events, ...value }) => ({
+      ...value,
+      events: inFlower
+        ? [...events, { kind: 'flowering', on, until: null }]
+        : events.filter((event) => !(event.kind === 'flowering' && event.until === null)),
+    }));
+  }
+
+  /** All of it is so. */
+  confirm(id: string): Promise<void> {
+    return this.#change(id, ['setting', 'eaten', 'inFlower', 'plants'], (value) => value);
+  }
+
+  async #change(id: string, known: readonly Fact[], change: (value: Value) => Value): Promise<void> {
+    const record = this.#garden.plantingRecord(id);
+    if (!record) return;
+    const { id: _, version, ...before } = record;
+    const value = change({ ...before, assumed: before.assumed.filter((fact) => !known.includes(fact)) });
+    await this.#records.saveOrKeep('plantings', id, version, value, 'Put right.', record);
+  }
+}

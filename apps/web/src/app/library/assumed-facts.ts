@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Planting } from '../gardens/plantings-now';
+import { settingWords } from '../shared/words';
+
+/** What is taken for granted of a planting until somebody says otherwise. */
+export type PlantingFacts = Pick<Planting, 'setting' | 'eaten' | 'inFlower'>;
+
+/** What is taken for granted of a planting, each put right with one tap. */
+@Component({
+  selector: 'fn-assumed-facts',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    div {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      align-items: center;
+    }
+    span {
+      flex-basis: 100%;
+    }
+    button {
+      min-height: 44px;
+      padding: 0 14px;
+      border: var(--fn-stroke) solid var(--fn-line);
+      border-radius: 999px;
+      background: transparent;
+      color: inherit;
+      font: inherit;
+      cursor: pointer;
+    }
+    button[aria-pressed='true'] {
+      border-color: var(--fn-green);
+      background: var(--fn-green-wash);
+      font-weight: 600;
+    }
+  `,
+  template: `
+    <div role="group" aria-label="What we take for granted">
+      <span class="fn-small">Taken for granted; tap what is wrong:</span>
+      @for (setting of settings; track setting[0]) {
+        <button type="button" [attr.aria-pressed]="facts().setting === setting[0]" (click)="changed.emit({ setting: setting[0] })">
+          {{ setting[1] }}
+        </button>
+      }
+      <button type="button" [attr.aria-pressed]="facts().eaten" (click)="changed.emit({ eaten: !facts().eaten })">Eaten</button>
+      <button type="button" [attr.aria-pressed]="facts().inFlower" (click)="changed.emit({ inFlower: !facts().inFlower })">
+        In flower
+      </button>
+      <ng-content />
+    </div>
+  `,
+})
+export class AssumedFacts {
+  readonly facts = input.required<PlantingFacts>();
+  /** the one that was put right */
+  readonly changed = output<Partial<PlantingFacts>>();
+  protected readonly settings = Object.entries(settingWords) as [Planting['setting'], string][];
+}
