@@ -51,7 +51,7 @@ test('a jump from case to case by the finder, while the server is away, leaves e
   await words(page).fill('typed in the first case');
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('/');
-  await page.getByRole('combobox', { name: 'Page, planting, case or library entry' }).fill('leek');
+  await page.getByRole('combobox', { name: 'Name it, or say what to do' }).fill('leek');
   await page.getByRole('option', { name: /case$/ }).first().click();
   await expect(page).not.toHaveURL(first);
   await expect(words(page)).not.toHaveValue('typed in the first case');

@@ -17,7 +17,7 @@ const openEntry =
   (typed: string, name: RegExp): Step =>
   async (page) => {
     await page.keyboard.press('/');
-    await page.getByRole('combobox', { name: 'Page, planting, case or library entry' }).fill(typed);
+    await page.getByRole('combobox', { name: 'Name it, or say what to do' }).fill(typed);
     await page.getByRole('option', { name }).last().click();
   };
 
@@ -208,12 +208,12 @@ test('keys: go to a view, find a planting, list the keys', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('/');
-  await page.getByRole('combobox', { name: 'Page, planting, case or library entry' }).fill('monstera');
+  await page.getByRole('combobox', { name: 'Name it, or say what to do' }).fill('monstera');
   await expectAccessible(page);
-  await page.getByRole('combobox', { name: 'Page, planting, case or library entry' }).press('Enter');
+  await page.getByRole('combobox', { name: 'Name it, or say what to do' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Monstera', level: 1 })).toBeVisible();
   await page.keyboard.press('/');
-  await page.getByRole('combobox', { name: 'Page, planting, case or library entry' }).fill('diamondb');
+  await page.getByRole('combobox', { name: 'Name it, or say what to do' }).fill('diamondb');
   await page.getByRole('option', { name: /^Diamondback moth/ }).click();
   await expect(page.getByRole('heading', { name: /^Diamondback moth/, level: 1 })).toBeVisible();
 });

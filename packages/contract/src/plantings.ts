@@ -44,7 +44,10 @@ export const planting = z
       .default([]),
     quarantine: quarantine.nullable().default(null),
     /** what nobody has said of it yet: it was taken for granted from the plant and a few words */
-    assumed: z.array(z.enum(['setting', 'eaten', 'inFlower', 'plants'])).max(4).default([]),
+    assumed: z
+      .array(z.enum(['setting', 'eaten', 'inFlower', 'plants']))
+      .max(4)
+      .default([]),
     note: longText,
   })
   .refine(inOrder, { path: ['events'], error: 'nothing happens to it before it is planted, or ends before it begins' });

@@ -49,3 +49,18 @@ test('a part that only a look with harm would show is not lit', () => {
   expect(lit('none')).toContain('root');
   expect(lit('plant')).not.toContain('root');
 });
+
+test('a look says what it would most likely show, each trouble by a sign that it has, three at most', () => {
+  const signsOf = new Map(testKnowledge.conditions.map(({ id, signs }) => [id, signs]));
+  const reveals = new Map(testKnowledge.checks.map((check) => [check.id, check.reveals]));
+  const { checks } = plan();
+  expect(checks[0]!.shows.length).toBeGreaterThan(0);
+  for (const { check, shows } of checks) {
+    expect(new Set(shows.map(({ condition }) => condition)).size).toBe(shows.length);
+    expect(shows.length).toBeLessThanOrEqual(3);
+    for (const { condition, sign } of shows) {
+      expect(Object.keys(signsOf.get(condition)!)).toContain(sign);
+      expect(reveals.get(check)).toContain(sign);
+    }
+  }
+});

@@ -2,12 +2,19 @@ import type { Circumstances, Knowledge } from './knowledge.js';
 import { priorLogOdds } from './prior.js';
 import { frequencyTable } from './probabilityTable.js';
 
+/** A look to take, with the chance that it shows something, and what it would most likely show, of at most three troubles. */
+export interface LookHere {
+  readonly check: string;
+  readonly chance: number;
+  readonly shows: readonly { readonly condition: string; readonly sign: string }[];
+}
+
 /** What to look for on a planting that nobody worries about yet, and where. */
 export interface LookPlan {
   /** what may be there, most to be feared first, with its chance; what does not spread counts a fifth */
   readonly feared: readonly { readonly condition: string; readonly chance: number }[];
   /** which looks to take, in order: each with the chance that it shows something, after those before it */
-  readonly checks: readonly { readonly check: string; readonly chance: number }[];
+  readonly checks: readonly LookHere[];
   /** parts of the plant by how much of the trouble shows there, 0 to 1 */
   readonly parts: readonly { readonly part: string; readonly share: number }[];
   /** chance that anything of it is there */
@@ -20,8 +27,11 @@ const waits = new Set(['deficiency', 'water']);
 const waitingWeight = 0.2;
 // Turning to another look takes a moment by itself.
 const minutesBetween = 0.5;
+// Who looks for very many things at once looks for none of them: each takes some ten seconds.
+const minutesPerSign = 1 / 6;
 const mostChecks = 4;
 const mostFeared = 12;
+const mostShown = 3;
 
 /**
  * Where to look on a round: which checks find most of what may be there for the minutes that they take, and on which parts it shows.
@@ -42,16 +52,30 @@ export function whereToLook({ conditions, signs, checks }: Knowledge, circumstan
   const missed = new Map(feared.map(({ condition, chance }) => [condition.id, chance]));
   const shows = (reveals: readonly string[], signsOf: Readonly<Record<string, keyof typeof frequencyTable>>) =>
     1 - reveals.reduce((hidden, sign) => hidden * (1 - (sign in signsOf ? frequencyTable[signsOf[sign]!] : 0)), 1);
-  const chosen: { check: string; chance: number }[] = [];
+  /** what a look would most likely show of what is still missed, each trouble by its plainest sign */
+  const likeliest = (reveals: readonly string[]): LookHere['shows'] =>
+    feared
+      .flatMap(({ condition }) => {
+        const own = reveals.filter((sign) => sign in condition.signs);
+        if (own.length === 0) return [];
+        const often = (sign: string) => frequencyTable[condition.signs[sign]!];
+        const sign = own.reduce((a, b) => (often(b) > often(a) ? b : a));
+        return [{ condition: condition.id, sign, weight: missed.get(condition.id)! * often(sign) }];
+      })
+      .sort((a, b) => b.weight - a.weight)
+      .slice(0, mostShown)
+      .map(({ condition, sign }) => ({ condition, sign }));
+  const chosen: LookHere[] = [];
   let left = checks.filter(({ harm }) => harm === 'none');
   while (chosen.length < mostChecks && left.length > 0) {
     const valued = left.map((check) => {
       const chance = feared.reduce((sum, { condition }) => sum + missed.get(condition.id)! * shows(check.reveals, condition.signs), 0);
-      return { check, chance, perMinute: chance / (check.minutes + minutesBetween) };
+      const minutes = Math.max(check.minutes, check.reveals.length * minutesPerSign);
+      return { check, chance, perMinute: chance / (minutes + minutesBetween) };
     });
     const best = valued.reduce((a, b) => (b.perMinute > a.perMinute ? b : a));
     if (best.chance < 1e-4) break;
-    chosen.push({ check: best.check.id, chance: best.chance });
+    chosen.push({ check: best.check.id, chance: best.chance, shows: likeliest(best.check.reveals) });
     for (const { condition } of feared)
       missed.set(condition.id, missed.get(condition.id)! * (1 - shows(best.check.reveals, condition.signs)));
     left = left.filter((check) => check !== best.check);

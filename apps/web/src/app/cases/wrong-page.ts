@@ -51,7 +51,7 @@ export class WrongPage implements OnInit {
   readonly planting = input<string>();
   readonly place = input<string>();
   readonly signs = input<string>();
-  readonly said = input<string>(undefined, { alias: 'words' });
+  readonly words = input<string>();
   readonly photos = input<string>();
 
   protected readonly hosts = computed(() => this.#library.known()?.hosts ?? []);
@@ -112,7 +112,7 @@ export class WrongPage implements OnInit {
       host: planting?.host ?? null,
       chosen: planting?.id ?? null,
       place: planting ? null : (place ?? null),
-      words: this.said() ?? '',
+      words: this.words() ?? '',
       findings: this.#findings(ids(this.signs())),
       photos: ids(this.photos()),
     });

@@ -31,7 +31,7 @@ export function readListFile(hosts: readonly Host[], text: string): ReadFile {
     skipEmptyLines: 'greedy',
     transformHeader: (head) => columnOf(head) ?? head,
   });
-  const isTable = data.length > 0 && 'plant' in data[0]! && Object.keys(data[0]!).length > 1;
+  const isTable = data.length > 0 && 'plant' in data[0]! && Object.keys(data[0]).length > 1;
   return {
     listed: isTable ? data.flatMap((row) => (row['plant']?.trim() ? [readRow(hosts, row)] : [])) : readList(hosts, text),
     shapes: new Map(),

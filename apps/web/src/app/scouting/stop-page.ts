@@ -24,6 +24,8 @@ import { dropDraft, emptyDraft, isFind, keepDraft, newCase, readDraft, stopOf } 
 import type { StopDraft } from './stop-draft';
 import { WhereDrawing } from './where-drawing';
 
+const mostReasons = 2;
+
 /** One stop of a round: what to look at, in which order, where and how; and what was found. */
 @Component({
   selector: 'fn-stop-page',
@@ -70,7 +72,17 @@ export class StopPage {
     return planting && this.book.whereToLook(planting);
   });
   protected readonly parts = computed(() => this.plan()?.parts.map(({ part }) => part) ?? []);
-  protected readonly checks = computed(() => (this.plan()?.checks ?? []).flatMap(({ check }) => this.library.checks().get(check) ?? []));
+  /** the looks for this plant in this month, each with what it would show of what is feared here */
+  protected readonly checks = computed(() =>
+    (this.plan()?.checks ?? []).flatMap(({ check, shows }) => {
+      const entry = this.library.checks().get(check);
+      const told = shows.flatMap(({ condition, sign }) => {
+        const facts = this.library.signs().get(sign);
+        return facts ? [{ name: facts.name, drawing: facts.drawing, of: this.library.conditionName(condition) }] : [];
+      });
+      return entry ? [{ ...entry, told }] : [];
+    }),
+  );
   protected readonly openCases = computed(() =>
     this.garden.cases().filter(({ plantingId, closedOn }) => plantingId === this.planting() && !closedOn),
   );
@@ -84,7 +96,10 @@ export class StopPage {
   protected readonly feared = computed(
     () => this.troubles().slice(0, 3).map(this.library.conditionName).join(', ') || 'nothing in particular',
   );
-  protected readonly why = computed(() => this.book.stops().find(({ id }) => id === this.planting())?.why ?? []);
+  /** why it wants a look; what is in season stands with the looks */
+  protected readonly why = computed(() =>
+    (this.book.stops().find(({ id }) => id === this.planting())?.why ?? []).filter(({ code }) => code !== 'risk').slice(0, mostReasons),
+  );
 
   protected readonly draft = linkedSignal<StopDraft>(() => readDraft(this.round(), this.planting()) ?? emptyDraft(this.openCases()[0]?.id));
   /** the form for finds is shown */

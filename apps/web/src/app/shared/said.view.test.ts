@@ -13,7 +13,7 @@ beforeEach(() => {
 });
 afterEach(() => jest.useRealTimers());
 
-const notes = () => [...document.querySelectorAll('fn-said-note[role=status] span')].map((note) => note.textContent!.trim());
+const notes = () => [...document.querySelectorAll('fn-said-note[role=status] span')].map((note) => note.textContent.trim());
 
 test('what was done is said until it has had its time, and the next word takes its place', () => {
   const said = TestBed.inject(Said);

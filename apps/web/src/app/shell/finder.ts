@@ -8,30 +8,23 @@ import { Router } from '@angular/router';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import type { EntryKind } from '../library/library-search';
-import { entryKinds } from '../library/library-search';
-import { namesWith, nearNames } from '@field-nurse/library/find';
+import { findAnything } from './find-anything';
+import type { FoundPlanting, Target } from './find-anything';
 import { navigation } from './navigation';
 
-interface Target {
-  readonly word: string;
-  readonly kind: string;
-  readonly link: readonly string[];
-}
+/** Forms that are no room's first view. */
+const pages = [
+  { name: 'Something is wrong', path: 'wrong' },
+  { name: 'Log an application', path: 'log/new' },
+  { name: 'New planting', path: 'ground/new-planting' },
+  { name: 'New place', path: 'ground/new-place' },
+  { name: 'Write a list', path: 'ground/list' },
+  { name: 'New trap', path: 'traps/new' },
+  { name: 'Own knowledge', path: 'library/own' },
+  { name: 'Waiting to be sent', path: 'waiting' },
+];
 
-const most = 9;
-// From this many letters on the library is searched too.
-const enoughLetters = 2;
-const entryWords: Readonly<Record<EntryKind, string>> = {
-  conditions: 'trouble',
-  hosts: 'plant',
-  signs: 'sign',
-  interventions: 'what helps',
-  checks: 'look',
-  regions: 'region',
-};
-
-/** Find a page, a planting, a case or an entry of the library by typing a part of its name. */
+/** Find anything by a part of its name, or say what is to be done: "log soap on beans". */
 @Component({
   selector: 'fn-finder',
   imports: [MatAutocompleteModule, MatDialogModule, MatFormFieldModule, MatInputModule],
@@ -54,13 +47,21 @@ const entryWords: Readonly<Record<EntryKind, string>> = {
     <h2 mat-dialog-title>Find</h2>
     <mat-dialog-content>
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Page, planting, case or library entry</mat-label>
-        <input matInput #field cdkFocusInitial autocomplete="off" [matAutocomplete]="list" (input)="text.set(field.value)" />
+        <mat-label>Name it, or say what to do</mat-label>
+        <input
+          matInput
+          #field
+          cdkFocusInitial
+          autocomplete="off"
+          placeholder="roses, late blight, log soap on beans"
+          [matAutocomplete]="list"
+          (input)="text.set(field.value)"
+        />
         <mat-autocomplete #list autoActiveFirstOption [displayWith]="wordOf" (optionSelected)="go($event.option.value)">
-          @for (target of found(); track target.link.join('/')) {
+          @for (target of found(); track target.id) {
             <mat-option [value]="target"
               ><span class="target"
-                >{{ target.word }}<small>{{ target.kind }}</small></span
+                >{{ target.name }}<small>{{ target.kind }}</small></span
               ></mat-option
             >
           } @empty {
@@ -77,60 +78,61 @@ export class Finder {
   readonly #router = inject(Router);
   readonly #ref = inject(MatDialogRef);
   protected readonly text = signal('');
-  protected readonly wordOf = (target: Target | string) => (typeof target === 'string' ? target : target.word);
+  protected readonly wordOf = (target: Target | string) => (typeof target === 'string' ? target : target.name);
 
-  readonly #targets = computed<Target[]>(() => {
-    const base = ['/g', this.#garden.summary().id];
-    return [
-      ...navigation.map(({ word, path }) => ({ word, kind: 'page', link: [...base, path] })),
-      ...(this.#garden.canWrite() ? [{ word: 'Something is wrong', kind: 'page', link: [...base, 'wrong'] }] : []),
-      ...this.#garden.places().map(({ id, name }) => ({ word: name, kind: 'place', link: [...base, 'ground', 'places', id] })),
-      ...this.#garden.plantings().map((one) => ({
-        word: [this.#library.hostName(one.host), one.cultivar].filter(Boolean).join(' · '),
-        kind: one.endedOn ? 'ended planting' : 'planting',
-        link: [...base, 'plantings', one.id],
-      })),
-      ...this.#garden.cases().map((one) => ({
-        word: [
-          this.#library.conditionNames(workingConditions(one.diagnoses)),
-          this.#library.hostName(this.#garden.planting(one.plantingId)?.host ?? ''),
-        ].join(' · '),
-        kind: one.closedOn ? 'closed case' : 'case',
-        link: [...base, 'cases', one.id],
-      })),
-      ...this.#garden.pastCases().map(({ id, conditions, host, openedOn }) => ({
-        word: [this.#library.conditionNames(conditions), this.#library.hostName(host), openedOn.slice(0, 4)].join(' · '),
-        kind: 'closed case',
-        link: [...base, 'cases', id],
-      })),
-    ];
+  readonly #targets = computed<Target[]>(() => [
+    ...navigation.map(({ word, path }) => ({ id: path, name: word, kind: 'page', link: [path] })),
+    ...(this.#garden.canWrite() ? pages : []).map(({ name, path }) => ({ id: path, name, kind: 'page', link: path.split('/') })),
+    ...this.#garden.places().map(({ id, name }) => ({ id, name, kind: 'place', link: ['ground', 'places', id] })),
+    ...this.#garden.plantings().map((one) => ({
+      id: one.id,
+      name: this.#nameOf(one),
+      names: this.#library.hosts().get(one.host)?.names ?? [],
+      kind: one.endedOn ? 'ended planting' : 'planting',
+      link: ['plantings', one.id],
+    })),
+    ...this.#garden.cases().map(({ id, diagnoses, plantingId, closedOn }) => ({
+      id,
+      name: [
+        this.#library.conditionNames(workingConditions(diagnoses)),
+        this.#library.hostName(this.#garden.planting(plantingId)?.host ?? ''),
+      ].join(' · '),
+      kind: closedOn ? 'closed case' : 'case',
+      link: ['cases', id],
+    })),
+    ...this.#garden.pastCases().map(({ id, conditions, host, openedOn }) => ({
+      id,
+      name: [this.#library.conditionNames(conditions), this.#library.hostName(host), openedOn.slice(0, 4)].join(' · '),
+      kind: 'closed case',
+      link: ['cases', id],
+    })),
+  ]);
+  readonly #plantings = computed<FoundPlanting[]>(() => {
+    const open = new Map(this.#garden.cases().flatMap(({ id, plantingId, closedOn }) => (closedOn ? [] : [[plantingId, id] as const])));
+    const growing = this.#garden.plantings().filter(({ endedOn }) => !endedOn);
+    return growing.map((one) => ({
+      id: one.id,
+      name: this.#nameOf(one),
+      names: this.#library.hosts().get(one.host)?.names ?? [],
+      caseId: open.get(one.id),
+    }));
   });
 
-  protected readonly found = computed(() => {
-    const text = this.text().toLowerCase();
-    const here = this.#targets().filter(({ word }) => word.toLowerCase().includes(text));
-    return [...here, ...this.#entries(text)].slice(0, most);
-  });
+  protected readonly found = computed(() =>
+    findAnything(this.text(), {
+      index: this.#library.known(),
+      targets: this.#targets(),
+      plantings: this.#plantings(),
+      canWrite: this.#garden.canWrite(),
+    }),
+  );
 
-  /** Entries of the library by any of their names; where no kind of entry has such a name, those with one like it. */
-  #entries(text: string): Target[] {
-    const index = this.#library.known();
-    if (!index || text.trim().length < enoughLetters) return [];
-    const search = (by: typeof namesWith) =>
-      entryKinds.flatMap((kind) =>
-        by<{ id: string; name: string }>(index[kind], text).map(({ id, name }) => ({
-          word: name,
-          kind: entryWords[kind],
-          link: ['/g', this.#garden.summary().id, 'library', kind, id],
-        })),
-      );
-    const named = search(namesWith);
-    return named.length > 0 ? named : search(nearNames);
-  }
+  readonly #nameOf = ({ host, cultivar }: { readonly host: string; readonly cultivar: string }) =>
+    [this.#library.hostName(host), cultivar].filter(Boolean).join(' · ');
 
-  protected go({ link }: Target): void {
+  protected go({ link, query }: Target): void {
     this.#ref.close();
-    void this.#router.navigate([...link]);
+    void this.#router.navigate(['/g', this.#garden.summary().id, ...link], { ...(query && { queryParams: { ...query } }) });
   }
 }
 

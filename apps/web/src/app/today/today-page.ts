@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { quarantineOf } from '@field-nurse/core/ground';
+import { statusOf } from '@field-nurse/core/recovery';
 import { spotNow } from '@field-nurse/core/sampling';
 import { workingConditions } from '../cases/case-diagnoses';
 import { stepWords } from '../clinic/clinic-words';
@@ -12,12 +13,15 @@ import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
 import { PreventionWalk } from '../prevention/prevention-walk';
 import { Scouting } from '../scouting/scouting';
+import { morningSentence } from './morning';
 import { Agenda } from '../shell/agenda';
 import { GardenWeather } from '../weather/garden-weather';
 import { WeatherRibbon } from '../weather/weather-ribbon';
 import { windowWord } from '../weather/window-words';
 
 const stopsShown = 4;
+// A market garden has more cases than a morning's page has room for.
+const mostLooks = 8;
 
 /** What the garden wants today. */
 @Component({
@@ -38,14 +42,16 @@ export class TodayPage {
   protected readonly book = inject(Scouting);
   readonly #weather = inject(GardenWeather);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
-  /** what last year's dates say of these weeks */
-  protected readonly warnings = computed(() =>
-    this.book
+  /** what last year's dates say of these weeks, as far as the round does not say it */
+  protected readonly warnings = computed(() => {
+    const onRound = new Set(this.book.due().map(({ id }) => id));
+    return this.book
       .stops()
+      .filter(({ id }) => !onRound.has(id))
       .flatMap(({ id, why }) =>
         why.filter(({ code }) => code === 'last-year').map((reason) => ({ planting: id, text: this.book.word(reason) })),
-      ),
-  );
+      );
+  });
   protected readonly traps = computed(() =>
     this.#agenda.trapsDue().map(({ trap, on }) => ({ id: trap.id, name: trap.name, on, spot: spotNow(trap).name })),
   );
@@ -79,17 +85,44 @@ export class TodayPage {
       (list) => list.length === 0,
     ),
   );
+  readonly #sick = (id: string, planting: string) =>
+    `${this.caseName(id)} on the ${this.#library.hostName(this.garden.planting(planting)?.host ?? '').toLowerCase()}`;
+  /** cases whose look comes up, those that get worse first; what waits for a decision is looked at when that is taken */
+  protected readonly looks = computed(() => {
+    const { assessments, toDecide, toRepeat } = this.agenda();
+    const waiting = new Set(toDecide.map((one) => one.case));
+    const again = new Map(toRepeat.map(({ case: id, intervention }) => [id, intervention]));
+    const status = (id: string) => statusOf(this.garden.assessmentsOf(id));
+    return assessments
+      .filter((one) => !waiting.has(one.case))
+      .map((one) => ({ ...one, worse: status(one.case) === 'relapsing', again: again.get(one.case) }))
+      .sort((a, b) => Number(b.worse) - Number(a.worse));
+  });
+  protected readonly looksShown = computed(() => this.looks().slice(0, mostLooks));
+  /** treatments that may come again on what no look is due for */
+  protected readonly toRepeat = computed(() => {
+    const looked = new Set(this.looks().map((one) => one.case));
+    return this.agenda().toRepeat.filter((one) => !looked.has(one.case));
+  });
+  protected readonly harvests = computed(() => this.agenda().harvests.filter(({ safe }) => safe));
+  /** anything grows where the weather reaches it */
+  protected readonly outdoors = computed(() => this.garden.plantings().some(({ setting, endedOn }) => setting !== 'indoor' && !endedOn));
   protected readonly summary = computed(() => {
     const { keepOut, toDecide } = this.agenda();
-    const due = this.book.due().length;
-    return [
-      due === 0 ? 'Nothing wants a look' : due === 1 ? 'One planting wants a look' : `${due} plantings want a look`,
-      keepOut.length > 0 ? `${keepOut.length === 1 ? 'one planting is' : `${keepOut.length} plantings are`} shut` : '',
-      toDecide.length > 0 ? `${toDecide.length === 1 ? 'one case waits' : `${toDecide.length} cases wait`} for you` : '',
-    ]
-      .filter(Boolean)
-      .join(', ');
+    const due = this.looks().filter(({ on }) => on <= this.garden.today());
+    const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+    return morningSentence({
+      keepOut: keepOut.map(({ planting, until }) => ({ name: this.#placeOf(planting), until: this.at(until) })),
+      looks: due.map(({ case: id, planting, worse }) => ({
+        name: worse ? upper(this.#sick(id, planting)) : this.#sick(id, planting).toLowerCase(),
+        worse,
+      })),
+      toDecide: toDecide.map(({ planting }) => `The ${this.#library.hostName(this.garden.planting(planting)?.host ?? '').toLowerCase()}`),
+      round: this.book.due().length,
+      traps: this.traps().length,
+    });
   });
+  readonly #placeOf = (planting: string) => this.garden.place(this.garden.planting(planting)?.placeId ?? '')?.name ?? '';
 
   protected readonly sampleWord = stepWords;
   protected readonly day = (day: string) => dayWord(day, this.garden.today());

@@ -15,6 +15,7 @@ import { GardenActions } from '../store/garden-state';
 import { advice, stanceWords } from '../shared/words';
 import type { CaseFacts } from './about-today';
 import { AboutToday } from './about-today';
+import { AssumedElsewhere } from './assumed-elsewhere';
 import { caseOptions } from '../cases/case-options';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
@@ -26,7 +27,7 @@ const usualLookDays = 7;
 /** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
 @Component({
   selector: 'fn-options-page',
-  imports: [RouterLink, MatButtonModule, AboutToday, CaseHead, OptionCard],
+  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './options-page.scss',
   templateUrl: './options-page.html',

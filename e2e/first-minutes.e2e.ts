@@ -1,0 +1,145 @@
+import { expect, test } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expectAccessible, signIn } from './gardener';
+
+// What somebody new does first, with the number of taps beside the typing. What is likely depends on the month.
+
+const phone = { width: 390, height: 844 };
+
+/** A hand that counts its taps. */
+function hand() {
+  let taps = 0;
+  return {
+    tap: async (what: Locator) => {
+      taps++;
+      await what.click();
+    },
+    taps: () => taps,
+  };
+}
+
+const tell = async (page: Page, plant: string, words: string) => {
+  await page.getByRole('combobox', { name: 'Which plant?' }).fill(plant);
+  await page.getByLabel('What do you see?').fill(words);
+};
+
+test('from the door to a logged treatment on a slow phone: under three minutes, in five taps', async ({ page }) => {
+  await page.clock.setFixedTime('2026-09-10T10:00:00Z');
+  await page.setViewportSize(phone);
+  const cpu = await page.context().newCDPSession(page);
+  await cpu.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const { tap, taps } = hand();
+  const began = Date.now();
+  await page.goto('/');
+  await tell(page, 'moth orchid', 'white fluff where the leaves meet, sticky');
+  await expect(page.getByText(/^Today, first: dab with rubbing alcohol/)).toBeVisible();
+  expect(taps()).toBe(0);
+  await tap(page.getByRole('link', { name: 'Keep this' }));
+  await page.getByLabel('Your name').fill('Una Withy');
+  await page.getByLabel('E-mail address').fill(`una-${Date.now()}@withy.example`);
+  await page.getByLabel('Password').fill('a pass that is long enough');
+  await tap(page.getByRole('button', { name: 'Make the account' }));
+  await page.waitForURL(/\/options$/);
+  await tap(page.getByRole('button', { name: /Dab with rubbing alcohol/ }).first());
+  await page.waitForURL(/\/(mix|log)\//);
+  if (page.url().includes('/mix/')) await tap(page.getByRole('link', { name: /Log/ }).first());
+  await tap(page.getByRole('button', { name: 'Log this' }));
+  await expect(page.getByRole('heading', { level: 1, name: 'Log' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('Dab with rubbing alcohol');
+  const took = Date.now() - began;
+  test.info().annotations.push({ type: 'door to log', description: `${took} ms of the machine, ${taps()} taps` });
+  expect(taps()).toBeLessThanOrEqual(5);
+  expect(took).toBeLessThan(120_000);
+});
+
+test('what the finder is told, it does: a log on the beans, a case on the roses, a slip forgiven', async ({ page }) => {
+  await signIn(page);
+  const ask = async (words: string) => {
+    await page.keyboard.press('/');
+    const field = page.getByRole('combobox', { name: 'Name it, or say what to do' });
+    await field.fill(words);
+    await expect(page.getByRole('option').first()).toBeVisible();
+    await field.press('Enter');
+  };
+  await ask('log soap on beans');
+  await page.waitForURL(/\/log\/new\?/);
+  await expect(page.getByLabel(/What was done/).first()).toHaveValue(/soap/i);
+  await ask('new case on roses');
+  await page.waitForURL(/\/wrong\?/);
+  await expect(page.getByRole('combobox', { name: 'Which plant?' })).toHaveValue('Rose');
+  await ask('tunel');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/place|Tunnel/i);
+});
+
+test('from a stop, a trap and a strip of the chart it arrives with what is known there', async ({ page }) => {
+  await signIn(page);
+  await page.goto(page.url().replace('/today', '/traps'));
+  await page.getByRole('link', { name: 'Leek moth trap' }).click();
+  await page.getByRole('heading', { name: 'Readings' }).waitFor();
+  await page.getByRole('link', { name: 'Something is wrong' }).click();
+  await expect(page.getByLabel('What do you see?')).toHaveValue(/^In the trap “Leek moth trap” on /);
+  await expect(page.getByRole('radio').first()).toBeVisible();
+  await expectAccessible(page);
+
+  await page.goto(page.url().replace(/\/wrong.*/, '/plantings'));
+  await page
+    .getByRole('link', { name: /^Something is wrong with Leek/ })
+    .first()
+    .click();
+  await expect(page.getByRole('combobox', { name: 'Which plant?' })).toHaveValue('Leek');
+});
+
+test('something is wrong: a photo first, and a session that ended loses nothing', async ({ page, context }) => {
+  await signIn(page);
+  await page.goto(page.url().replace('/today', '/wrong'));
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR4nGP8z8DAwMDAxMDAwMDAAAANHQEDasKb6QAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  await page.getByLabel('Take a photo').setInputFiles({ name: 'leaf.png', mimeType: 'image/png', buffer: png });
+  await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible();
+  await tell(page, 'lemon', 'sticky brown bumps along the stems');
+  await page.getByLabel('What do you see?').blur();
+  await context.clearCookies();
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await page.waitForURL(/\/sign-in/);
+  await page.getByLabel('E-mail address').fill('wren@osier-reach.example');
+  await page.getByLabel('Password').fill('willow-and-water');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/\/wrong/);
+  await expect(page.getByLabel('What do you see?')).toHaveValue('sticky brown bumps along the stems');
+  await page.getByRole('button', { name: 'What is it?' }).dblclick();
+  await page.waitForURL(/\/cases\//);
+  await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible();
+});
+
+test('nothing that is typed at the door breaks it: other tongues, a life story, the back button, gibberish', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.goto('/');
+  for (const words of [
+    'Die Blätter werden gelb und klebrig',
+    'Les feuilles jaunissent, taches noires',
+    'Las hojas tienen manchas amarillas',
+    'Le foglie sono gialle e appiccicose',
+    'Folhas amarelas com bolhas',
+    'De bladeren krijgen bruine vlekken',
+    'Liście żółkną i więdną',
+    'Листья желтеют и сохнут',
+    '葉が黄色くなって落ちる',
+    'الأوراق صفراء وتسقط',
+    '🌱🌱🌱 <b>&amp;</b> \\u0000 %00 {{1}}',
+    'My grandmother kept this garden before the war and always said the soil was heavy. '.repeat(100),
+  ]) {
+    await tell(page, 'tomato', words);
+    await expect(
+      page.getByRole('heading', { name: 'What it may be' }).or(page.getByRole('heading', { name: 'What it is, most likely' })),
+    ).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  }
+  await tell(page, 'xqzzk', 'yellow leaves');
+  await page.getByLabel('What do you see?').focus();
+  await expect(page.getByText('The library does not know this name.')).toBeVisible();
+  await page.goto('/sign-in');
+  await page.goBack();
+  await expect(page.getByLabel('What do you see?')).toHaveValue('yellow leaves');
+});
