@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Locator, Page } from '@playwright/test';
+import sharp from 'sharp';
 import { expectAccessible, signIn } from './gardener';
 
 // What somebody new does first, with the number of taps beside the typing. What is likely depends on the month.
@@ -92,10 +93,8 @@ test('from a stop, a trap and a strip of the chart it arrives with what is known
 test('something is wrong: a photo first, and a session that ended loses nothing', async ({ page, context }) => {
   await signIn(page);
   await page.goto(page.url().replace('/today', '/wrong'));
-  const png = Buffer.from(
-    'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR4nGP8z8DAwMDAxMDAwMDAAAANHQEDasKb6QAAAABJRU5ErkJggg==',
-    'base64',
-  );
+  const image = { create: { width: 60, height: 40, channels: 3 as const, background: '#6a8f5c' } };
+  const png = await sharp(image).png().toBuffer();
   await page.getByLabel('Take a photo').setInputFiles({ name: 'leaf.png', mimeType: 'image/png', buffer: png });
   await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible();
   await tell(page, 'lemon', 'sticky brown bumps along the stems');

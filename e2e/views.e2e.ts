@@ -84,6 +84,20 @@ const formViews: readonly View[] = [
     shows: heading('New place'),
   },
   {
+    name: 'Something is wrong',
+    open: (page) => page.getByRole('link', { name: 'Something is wrong' }).click(),
+    shows: heading('Something is wrong'),
+  },
+  {
+    name: 'Write a list',
+    open: async (page) => {
+      await goTo(page, 'Ground');
+      await page.getByRole('link', { name: 'Write a list' }).click();
+      await page.getByLabel('What grows where').fill('3 tomatoes Ferry Red in the tunnel, 7 flurbs by the gate');
+    },
+    shows: (page) => expect(page.getByText('One name was not understood.', { exact: false })).toBeVisible(),
+  },
+  {
     name: 'Planting form',
     open: async (page) => {
       await goTo(page, 'Ground');

@@ -24,7 +24,20 @@ const pictures = [
   { name: 'ground', path: 'ground' },
   { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
-  { name: 'cases', path: 'cases' },
+  {
+    name: 'wrong-phone',
+    path: 'wrong',
+    size: phone,
+    fill: { 'Which plant?': 'moth orchid', 'What do you see?': 'White fluff in the joints, sticky.' },
+  },
+  {
+    name: 'list',
+    path: 'ground/list',
+    fill: {
+      'What grows where':
+        '3 tomatoes Ferry Red in the tunnel, 40 leeks, 9 pots on the sill\nLong bed: carrots, 2 rows of beetroot\n7 flurbs by the gate',
+    },
+  },
   { name: 'case', cause: 'Soft scale' },
   { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
@@ -33,7 +46,6 @@ const pictures = [
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
   { name: 'weather', path: 'weather', look: 'dark' },
-  { name: 'library', path: 'library' },
   { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
 
