@@ -98,5 +98,5 @@ test('what was typed is there again after a reload; a session that has ended los
       ],
     },
   );
-  expect((shown.page.getByLabelText('What do you see?') as HTMLTextAreaElement).value).toBe('orange dust');
+  expect(shown.page.getByLabelText<HTMLTextAreaElement>('What do you see?').value).toBe('orange dust');
 });
