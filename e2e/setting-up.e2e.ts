@@ -34,6 +34,17 @@ test('thirty plantings from a pasted list, put right, made, laid out, and taken 
   await expect(taken).toBeHidden();
 });
 
+test('the name of a new place tells its kind, until somebody says otherwise', async ({ page }) => {
+  await newGarden(page, 'Alma Reed', 'Sill garden');
+  await page.goto(page.url().replace('/today', '/ground/new-place'));
+  const kind = page.getByRole('combobox', { name: /kind|what/i }).first();
+  await page.getByLabel('Name').fill('Kitchen sill');
+  await expect(kind).toContainText('Windowsill');
+  await expect(page.getByText('Indoors', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the place' }).click();
+  await expect(page.getByText('Windowsill · Indoors')).toBeVisible();
+});
+
 test('a table from a file is read; a file that is none is refused in words', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   await newGarden(page, 'Bram Sedge', 'File garden');

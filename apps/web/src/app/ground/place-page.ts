@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, inject, input } from '@angular/core';
 import type { OnInit } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -7,6 +8,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
+import { placeNamed } from '@field-nurse/library/list';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Submission } from '../shared/submission';
@@ -74,6 +76,7 @@ export class PlacePage implements OnInit {
   readonly #garden = inject(Garden);
   readonly #records = inject(Records);
   readonly #router = inject(Router);
+  readonly #destroyed = inject(DestroyRef);
   readonly #newId = crypto.randomUUID();
   /** id of the place to change; none for a new one */
   readonly place = input<string>();
@@ -92,6 +95,15 @@ export class PlacePage implements OnInit {
   ngOnInit(): void {
     const known = this.#garden.place(this.place() ?? '');
     if (known) this.form.patchValue(known);
+    else this.form.controls.name.valueChanges.pipe(takeUntilDestroyed(this.#destroyed)).subscribe((name) => this.#guess(name));
+  }
+
+  /** A place is of the kind that its name tells ("Kitchen sill"), until somebody says otherwise. */
+  #guess(name: string): void {
+    const { kind, setting } = this.form.controls;
+    const named = placeNamed(name);
+    if (kind.pristine) kind.setValue(named?.kind ?? 'bed');
+    if (setting.pristine) setting.setValue(named?.setting ?? 'outdoor');
   }
 
   protected async save(): Promise<void> {

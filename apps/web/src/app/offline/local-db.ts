@@ -1,7 +1,7 @@
 import type { ClinicReport, GardenContents, Session, Stored, Subject, WeatherAnswer } from '@field-nurse/contract';
 import type { DexieOptions, Table } from 'dexie';
 import Dexie from 'dexie';
-import { writeOfToday } from './older-writes';
+import { withNewFields, writeOfToday } from './older-writes';
 import type { SetAside, WaitingPhoto, WaitingWrite } from './waiting';
 
 /** What this device holds of a garden beside its records. */
@@ -61,6 +61,19 @@ export class LocalDb extends Dexie {
           .toCollection()
           .modify((one, row) => void (row.value = one.write ? { ...one, ...subjectOf(one.write), write: writeOfToday(one.write) } : one));
       });
+    // Records have more fields than before: copies are fetched anew, what waits gets them.
+    this.version(5).upgrade(async (old) => {
+      await old.table('gardens').clear();
+      await old.table('records').clear();
+      await old
+        .table<WaitingWrite>('writes')
+        .toCollection()
+        .modify((write, row) => void (row.value = withNewFields(write)));
+      await old
+        .table<SetAside>('aside')
+        .toCollection()
+        .modify((one, row) => void (row.value = one.write ? { ...one, write: withNewFields(one.write) } : one));
+    });
   }
 }
 

@@ -73,3 +73,11 @@ export function writeOfToday(write: WaitingWrite): WaitingWrite {
     base: write.base && convert(write.base),
   };
 }
+
+const newFields: Readonly<Partial<Record<string, Fields>>> = { cases: { photos: [] }, plantings: { assumed: [] } };
+
+/** A write from before cases had photos, and plantings what was taken for granted. */
+export function withNewFields(write: WaitingWrite): WaitingWrite {
+  const fields = newFields[write.subject] ?? {};
+  return { ...write, value: { ...fields, ...write.value }, base: write.base && { ...fields, ...write.base } };
+}
