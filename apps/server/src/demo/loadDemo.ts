@@ -43,8 +43,12 @@ export async function loadDemo(sources: DemoSources): Promise<void> {
   const pool = openPool(sources.databaseUrl);
   const db = openDb(pool);
   try {
-    if (!(await hasTemplate(db))) await withServer(sources, pool, db, (client, library) => fillTemplate(db, client, library));
-    if (!(await isSettled(db))) await withServer(sources, pool, db, (client) => giveToItsPeople(db, client));
+    const [filled, settled] = [await hasTemplate(db), await isSettled(db)];
+    if (filled && settled) return;
+    await withServer(sources, pool, db, async (client, library) => {
+      if (!filled) await fillTemplate(db, client, library);
+      if (!settled) await giveToItsPeople(db, client);
+    });
   } finally {
     await pool.end();
   }

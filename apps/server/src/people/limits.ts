@@ -13,6 +13,8 @@ export interface Limits {
   /** @returns a function that takes the tries back once the password was right */
   signIn(address: string, email: string): Promise<() => Promise<void>>;
   signUp(address: string): Promise<void>;
+  /** for looking round the demo garden, and beginning it again */
+  visit(address: string): Promise<void>;
   /** for what costs a mail, or tells whether a secret is right; by the address that asks, or that is written to */
   knock(who: string): Promise<void>;
 }
@@ -46,6 +48,7 @@ export function limitsOver(pool: Pool, { calculationsPerSecond, signInTries }: L
   const fromAddress = kept('address', signInTries * 6, quarterHour);
   const forAccount = kept('account', signInTries * 3, 60);
   const signUps = kept('sign-up', signInTries, quarterHour);
+  const visits = kept('visit', signInTries * 6, quarterHour);
   const knocks = kept('knock', signInTries * 3, quarterHour);
   return {
     calculation: (address) => spend(calculations, address),
@@ -60,6 +63,7 @@ export function limitsOver(pool: Pool, { calculationsPerSecond, signInTries }: L
       };
     },
     signUp: (address) => spend(signUps, short(address)),
+    visit: (address) => spend(visits, short(address)),
     knock: (who) => spend(knocks, short(who)),
   };
 }

@@ -47,7 +47,7 @@ export function peopleRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.visit, async ({ access, ctx }) => {
-    await limits.signUp(ctx.ip);
+    await limits.visit(ctx.ip);
     const before = access.person?.email === null ? access.person.id : undefined;
     const visitor = await beginVisit(db, now(), before);
     if (!visitor) throw notFound('The demo garden');

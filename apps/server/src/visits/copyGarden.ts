@@ -22,10 +22,10 @@ export const copiedTables: readonly (PgTable & { readonly gardenId: AnyPgColumn 
  *
  * @param person - id of whose doing it is from now on
  */
-export async function copyGarden(tx: Tx, from: string, to: string, person: string | null): Promise<void> {
+export async function copyGarden(tx: Tx, from: string, to: string, person: string): Promise<void> {
   const [garden] = await tx.select().from(gardens).where(eq(gardens.id, from));
   await tx.insert(gardens).values({ ...garden!, id: to, photoCount: 0, photoBytes: 0 });
-  const replaced: Readonly<Record<string, string | null>> = { garden_id: to, person_id: person };
+  const replaced: Readonly<Record<string, string>> = { garden_id: to, person_id: person };
   for (const table of copiedTables) {
     const names = Object.values(getTableColumns(table)).map(({ name }) => name);
     const columns = sql.join(

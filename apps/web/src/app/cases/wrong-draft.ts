@@ -1,6 +1,7 @@
 import { effect, inject, Injectable, signal } from '@angular/core';
 import type { CaseFinding } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
+import { remember, remembered } from '../shared/tab-memory';
 import type { PlantingFacts } from '../library/assumed-facts';
 
 /** What is being told of a sick plant, before its case is open. */
@@ -43,11 +44,7 @@ export class WrongDrafts {
   constructor() {
     effect(() => {
       const draft = this.draft();
-      try {
-        if (this.#of) sessionStorage.setItem(this.#of, JSON.stringify(draft));
-      } catch {
-        // Storage may be off or full: what was told then lasts as long as the page.
-      }
+      if (this.#of) remember(this.#of, draft);
     });
   }
 
@@ -58,7 +55,7 @@ export class WrongDrafts {
    */
   open(about: string, known: Partial<WrongDraft>): void {
     this.#of = `field-nurse-wrong ${this.#garden.summary().id} ${about}`;
-    const before = stored(this.#of);
+    const before = { ...empty(), ...remembered<Partial<WrongDraft>>(this.#of) };
     this.draft.set(before.words !== '' || before.photos.length > 0 ? before : { ...empty(), ...known });
   }
 
@@ -69,13 +66,5 @@ export class WrongDrafts {
   /** Its case is open. */
   close(): void {
     this.draft.set(empty());
-  }
-}
-
-function stored(key: string): WrongDraft {
-  try {
-    return { ...empty(), ...(JSON.parse(sessionStorage.getItem(key) ?? '{}') as Partial<WrongDraft>) };
-  } catch {
-    return empty();
   }
 }

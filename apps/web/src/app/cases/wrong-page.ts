@@ -59,10 +59,8 @@ export class WrongPage implements OnInit {
   protected readonly busy = signal(false);
 
   readonly #lastFinds = computed<ReadonlyMap<string, Stop>>(() => {
-    const last = this.garden
-      .scoutingRounds()
-      .reduce<string>((newest, { id, startedAt }) => (startedAt > newest ? `${startedAt} ${id}` : newest), '');
-    const found = this.garden.stops().filter((stop) => stop.found && last.endsWith(stop.roundId));
+    const last = [...this.garden.scoutingRounds()].sort((a, b) => a.startedAt.localeCompare(b.startedAt)).at(-1);
+    const found = this.garden.stops().filter((stop) => stop.found && stop.roundId === last?.id);
     return new Map(found.map((stop) => [stop.plantingId, stop]));
   });
   readonly #growing = computed(() =>

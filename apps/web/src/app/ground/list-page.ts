@@ -10,6 +10,7 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
+import { remember, remembered } from '../shared/tab-memory';
 import { settingWords } from '../shared/words';
 import { NotAPlan } from './geojson';
 import { readListFile } from './list-file';
@@ -18,6 +19,7 @@ import type { ListRow } from './list-rows';
 
 const readAfterMs = 250;
 const mostPlants = 100_000;
+const mostBytes = 2_000_000;
 
 /** A whole garden out of a list: written, pasted or from a file, shown as places and plantings to put right, and made with one tap. */
 @Component({
@@ -35,7 +37,7 @@ export class ListPage {
   readonly #key = `field-nurse-list ${this.garden.summary().id}`;
   readonly #placeIds = new Map<string, string>();
 
-  protected readonly text = signal(sessionStorage.getItem(this.#key) ?? '');
+  protected readonly text = signal(remembered<string>(this.#key) ?? '');
   protected readonly rows = signal<readonly ListRow[]>([]);
   readonly #shapes = signal<ReadonlyMap<string, Shape>>(new Map());
   protected readonly refusal = signal('');
@@ -83,7 +85,7 @@ export class ListPage {
   constructor() {
     effect((onCleanup) => {
       const [text, hosts] = [this.text(), this.hosts()];
-      sessionStorage.setItem(this.#key, text);
+      remember(this.#key, text);
       const timer = setTimeout(() => untracked(() => this.#read(text, hosts)), readAfterMs);
       onCleanup(() => clearTimeout(timer));
     });
@@ -105,7 +107,9 @@ export class ListPage {
     const field = event.target as HTMLInputElement;
     const file = field.files?.[0];
     field.value = '';
-    if (file) this.text.set((await file.text()).slice(0, 2_000_000));
+    if (!file) return;
+    if (file.size > mostBytes) this.refusal.set('This file is larger than two megabytes: it is no list of plants.');
+    else this.text.set(await file.text());
   }
 
   protected change(id: string, change: Partial<ListRow>): void {
@@ -129,7 +133,7 @@ export class ListPage {
       // What was written before a fault is there: it is not made twice.
       const left = this.#made().filter(({ subject, id }) => !(subject === 'places' ? this.garden.place(id) : this.garden.planting(id)));
       await this.#records.saveNew(left, `${this.making()} made.`);
-      sessionStorage.removeItem(this.#key);
+      remember(this.#key, '');
       await this.#router.navigate(['/g', this.garden.summary().id, 'ground']);
     } catch (error) {
       const { status, message } = ApiError.from(error);
