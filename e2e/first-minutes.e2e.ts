@@ -53,6 +53,24 @@ test('from the door to a logged treatment on a slow phone: under three minutes, 
   expect(took).toBeLessThan(120_000);
 });
 
+test('a case on a phone: words, signs, the likeliest cause, the next look and the options within two screens', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  for (const [plant, words] of [
+    ['lemon tree', 'sticky brown bumps along the stems'],
+    ['hydrangea', 'leaves yellow between the veins'],
+  ] as const) {
+    await page.goto(page.url().replace(/(\/g\/[^/]+).*/, '$1/wrong'));
+    await tell(page, plant, words);
+    await page.getByRole('button', { name: 'What is it?' }).click();
+    const options = page.getByRole('button', { name: /^Options for / });
+    await expect(options).toBeVisible();
+    await expect(page.getByRole('button', { name: /^There: / }).first()).toBeVisible();
+    const { y, height } = (await options.boundingBox())!;
+    expect(y + height + (await page.evaluate(() => scrollY))).toBeLessThanOrEqual(2 * phone.height);
+  }
+});
+
 test('what the finder is told, it does: a log on the beans, a case on the roses, a slip forgiven', async ({ page }) => {
   await signIn(page);
   const ask = async (words: string) => {

@@ -49,8 +49,10 @@ test('a reading that is taken away is remembered, so that the words don’t brin
 });
 
 test('what is typed is read at once, and written after a pause', async () => {
-  const { type, text, saved } = await open({ words: '' });
+  const { type, text, saved, set } = await open({ words: '' });
   await type('In your own words', 'wilting though the soil is wet');
+  // The reading is asked for once the page has seen the words.
+  await set({});
   expect(text()).toContain('Confirm all');
   expect(saved).toEqual([]);
   await new Promise((resolve) => setTimeout(resolve, 700));

@@ -12,7 +12,7 @@ type Look = Pick<DifferentialAnswer['nextLooks'][number], 'check' | 'reveals' | 
 
 const shown = 3;
 // More than these are not compared at a glance; nor do they fit on a phone beside what is to be done.
-const firstSigns = 4;
+const firstSigns = 3;
 
 /** The looks that would tell most for the minutes they take, each answered where it is explained. */
 @Component({

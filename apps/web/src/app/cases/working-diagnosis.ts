@@ -34,11 +34,12 @@ import { dayWord } from '../shared/days';
             <p class="fn-small">{{ one.why }}</p>
           }
         </li>
-      } @empty {
-        <li class="fn-small">Nothing is settled yet. “Work with this” beside a cause takes it; a second one can be kept beside it.</li>
       }
     </ol>
     <ng-content />
+    @if (history().length === 0) {
+      <p class="fn-small">Nothing is settled yet. “Work with this” beside a cause takes it; a second one can be kept beside it.</p>
+    }
     @if (history().at(-1); as last) {
       @if (!readonly()) {
         <mat-form-field subscriptSizing="dynamic">

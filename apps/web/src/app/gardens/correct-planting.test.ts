@@ -34,31 +34,31 @@ function start(record: PlantingRecord, places: readonly Place[] = [place]) {
 test('it stands in a place of that kind from the first, and in one that is made where there is none', async () => {
   const sill: Place = { ...place, id: 'sill', setting: 'indoor' };
   const known = start(taken, [place, sill]);
-  await known.put.stands(taken.id, 'indoor');
+  await known.put.correct(taken.id, { setting: 'indoor' });
   expect(known.written).toMatchObject([
     { subject: 'plantings', value: { placeId: 'sill', setting: 'indoor', assumed: ['eaten', 'inFlower', 'plants'] } },
   ]);
   const none = start(taken);
-  await none.put.stands(taken.id, 'indoor');
+  await none.put.correct(taken.id, { setting: 'indoor' });
   expect(none.written.map(({ subject }) => subject)).toEqual(['places', 'plantings']);
 });
 
 test('one that was moved since is moved today', async () => {
   const moved = { kind: 'moved' as const, on: today, placeId: place.id, setting: 'outdoor' as const };
   const { put, written } = start({ ...taken, plantedOn: today, events: [moved] }, [place, { ...place, id: 'sill', setting: 'indoor' }]);
-  await put.stands(taken.id, 'indoor');
+  await put.correct(taken.id, { setting: 'indoor' });
   expect(written[0]!.value.events).toEqual([moved, { kind: 'moved', on: today, placeId: 'sill', setting: 'indoor' }]);
 });
 
 test('flowering begins today, or was not there; eaten is said; and all of it may be so', async () => {
   const { put, written } = start(taken);
-  await put.inFlower(taken.id, true);
-  await put.eaten(taken.id, !taken.eaten);
+  await put.correct(taken.id, { inFlower: true });
+  await put.correct(taken.id, { eaten: !taken.eaten });
   await put.confirm(taken.id);
   expect(written[0]!.value.events).toEqual([{ kind: 'flowering', on: today, until: null }]);
   expect(written[1]!.value.eaten).toBe(!taken.eaten);
   expect(written[2]!.value).toMatchObject({ assumed: [], eaten: taken.eaten, placeId: taken.placeId });
   const flowering = start({ ...taken, events: [{ kind: 'flowering', on: today, until: null }] });
-  await flowering.put.inFlower(taken.id, false);
+  await flowering.put.correct(taken.id, { inFlower: false });
   expect(flowering.written[0]!.value.events).toEqual([]);
 });

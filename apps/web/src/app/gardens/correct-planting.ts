@@ -15,7 +15,7 @@ export class CorrectPlanting {
   readonly #records = inject(Records);
 
   /** It stands elsewhere than was taken for granted, and in a place of that kind. */
-  async stands(id: string, setting: Planting['setting']): Promise<void> {
+  async #stands(id: string, setting: Planting['setting']): Promise<void> {
     const here = this.#garden.planting(id);
     if (!here) return;
     const at = this.#garden.place(here.placeId);
@@ -32,12 +32,12 @@ export class CorrectPlanting {
     );
   }
 
-  eaten(id: string, eaten: boolean): Promise<void> {
+  #eaten(id: string, eaten: boolean): Promise<void> {
     return this.#change(id, ['eaten'], (value) => ({ ...value, eaten }));
   }
 
   /** Flowering begins today, or was not there. */
-  inFlower(id: string, inFlower: boolean): Promise<void> {
+  #inFlower(id: string, inFlower: boolean): Promise<void> {
     const on = this.#garden.today();
     return this.#change(id, ['inFlower'], ({ events, ...value }) => ({
       ...value,
@@ -45,6 +45,13 @@ export class CorrectPlanting {
         ? [...events, { kind: 'flowering', on, until: null }]
         : events.filter((event) => !(event.kind === 'flowering' && event.until === null)),
     }));
+  }
+
+  /** Put right whatever was said. */
+  async correct(id: string, { setting, eaten, inFlower }: Partial<Pick<Planting, 'setting' | 'eaten' | 'inFlower'>>): Promise<void> {
+    if (setting) await this.#stands(id, setting);
+    if (eaten !== undefined) await this.#eaten(id, eaten);
+    if (inFlower !== undefined) await this.#inFlower(id, inFlower);
   }
 
   /** All of it is so. */

@@ -8,7 +8,6 @@ import { CorrectPlanting } from '../gardens/correct-planting';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
 import { AssumedFacts } from '../library/assumed-facts';
-import type { PlantingFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
 import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
@@ -93,7 +92,7 @@ import { seasonSpan, stripsWithin } from './strips';
           }
         </dl>
         @if (one.assumed.length > 0 && garden.canWrite() && !one.endedOn) {
-          <fn-assumed-facts [facts]="one" (changed)="correct($event)">
+          <fn-assumed-facts [facts]="one" (changed)="put.correct(one.id, $event)">
             @if (one.assumed.includes('plants')) {
               <a matButton [routerLink]="[base(), 'plantings', one.id, 'edit']"
                 >{{ one.plants === 1 ? 'One plant' : one.plants + ' plants' }} …</a
@@ -208,13 +207,6 @@ export class PlantingPage {
     const x = dayScale(this.span(), this.width());
     return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
   });
-
-  protected async correct({ setting, eaten, inFlower }: Partial<PlantingFacts>): Promise<void> {
-    const id = this.planting();
-    if (setting) await this.put.stands(id, setting);
-    if (eaten !== undefined) await this.put.eaten(id, eaten);
-    if (inFlower !== undefined) await this.put.inFlower(id, inFlower);
-  }
 
   constructor() {
     isAtHand(() => ({ planting: this.planting() }));

@@ -6,33 +6,49 @@ import { CorrectPlanting } from '../gardens/correct-planting';
 import type { Planting } from '../gardens/plantings-now';
 import { settingWords } from '../shared/words';
 
-type Setting = Planting['setting'];
+/** How it might be instead of what was taken for granted. */
+interface Otherwise {
+  readonly facts: Partial<Pick<Planting, 'setting' | 'eaten' | 'inFlower'>>;
+  /** "it stands indoors" */
+  readonly words: string;
+}
 
-const others: readonly Setting[] = ['indoor', 'outdoor', 'greenhouse'];
+const settings: readonly Planting['setting'][] = ['indoor', 'outdoor', 'greenhouse'];
+const stands = (setting: Planting['setting']) => `it stands ${settingWords[setting]!.toLowerCase()}`;
+const eaten = (is: boolean) => (is ? 'it is eaten' : 'it is not eaten');
+const flowers = (does: boolean) => (does ? 'it is in flower' : 'it is not in flower');
 
 /** The step that comes first by a judgement. */
 const firstOf = ({ plan, options }: OptionsAnswer) => options.find(({ id }) => id === plan[0]?.use)?.name;
 
-/** Where a planting stands was taken for granted: it is asked here if the answer would change what comes first. */
+/** Every way in which it might be otherwise, one fact at a time. */
+function othersOf({ assumed, setting, eaten: edible, inFlower }: Planting): Otherwise[] {
+  const others = settings.filter((one) => one !== setting).map((one) => ({ facts: { setting: one }, words: stands(one) }));
+  return [
+    ...(assumed.includes('setting') ? others : []),
+    ...(assumed.includes('eaten') ? [{ facts: { eaten: !edible }, words: eaten(!edible) }] : []),
+    ...(assumed.includes('inFlower') ? [{ facts: { inFlower: !inFlower }, words: flowers(!inFlower) }] : []),
+  ];
+}
+
+/** What was taken for granted of a planting is asked here if the answer would change what comes first. */
 @Component({
   selector: 'fn-assumed-elsewhere',
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (differs().length > 0) {
-      <div class="fn-care" role="group" aria-label="Where does it stand?">
+      <div class="fn-care" role="group" aria-label="What is taken for granted">
         <p>
-          <b>Does it stand {{ words(planting().setting) }}?</b> That is taken for granted.
-          @for (one of differs(); track one.setting) {
-            If it stands {{ words(one.setting) }}, this comes first: {{ one.first.toLowerCase() }}.
+          <b>We take it that {{ so() }}.</b>
+          @for (one of differs(); track one.words) {
+            If {{ one.words }}, this comes first: {{ one.first.toLowerCase() }}.
           }
         </p>
         <div class="fn-actions">
-          <button matButton="outlined" type="button" (click)="put.stands(planting().id, planting().setting)">
-            {{ button(planting().setting) }}
-          </button>
-          @for (one of differs(); track one.setting) {
-            <button matButton="outlined" type="button" (click)="put.stands(planting().id, one.setting)">{{ button(one.setting) }}</button>
+          <button matButton="outlined" type="button" (click)="put.confirm(planting().id)">That is so</button>
+          @for (one of differs(); track one.words) {
+            <button matButton="outlined" type="button" (click)="put.correct(planting().id, one.facts)">No, {{ one.words }}</button>
           }
         </div>
       </div>
@@ -46,19 +62,31 @@ export class AssumedElsewhere {
   readonly situation = input.required<OptionsRequest>();
   readonly answer = input.required<OptionsAnswer>();
 
-  readonly #elsewhere = resource({
-    params: () => (this.planting().assumed.includes('setting') ? this.situation() : undefined),
-    loader: async ({ params }) => {
-      const settings = others.filter((setting) => setting !== params.setting);
-      const answers = await Promise.all(settings.map((setting) => this.#calc.options({ ...params, setting })));
-      return settings.map((setting, i) => ({ setting, first: firstOf(answers[i]!) }));
+  readonly #otherwise = resource({
+    params: () => ({ situation: this.situation(), others: othersOf(this.planting()) }),
+    loader: async ({ params: { situation, others } }) => {
+      const answers = await Promise.all(
+        others.map(({ facts: { eaten: edible, ...facts } }) =>
+          this.#calc.options({ ...situation, ...facts, ...(edible !== undefined && { edible }) }),
+        ),
+      );
+      return others.map((one, i) => ({ ...one, first: firstOf(answers[i]!) }));
     },
   });
   protected readonly differs = computed(() => {
     const here = firstOf(this.answer());
-    const known = this.#elsewhere.hasValue() ? this.#elsewhere.value() : [];
-    return known.flatMap(({ setting, first }) => (first && first !== here ? [{ setting, first }] : []));
+    const known = this.#otherwise.hasValue() ? this.#otherwise.value() : [];
+    return known.flatMap(({ first, ...one }) => (first && first !== here ? [{ ...one, first }] : []));
   });
-  protected readonly words = (setting: Setting) => settingWords[setting]!.toLowerCase();
-  protected readonly button = (setting: Setting) => `It stands ${this.words(setting)}`;
+  /** what is taken for granted, as far as it decides */
+  protected readonly so = computed(() => {
+    const decides = new Set(this.differs().flatMap(({ facts }) => Object.keys(facts)));
+    const { setting, eaten: edible, inFlower } = this.planting();
+    const told = [
+      decides.has('setting') ? stands(setting) : '',
+      decides.has('eaten') ? eaten(edible) : '',
+      decides.has('inFlower') ? flowers(inFlower) : '',
+    ];
+    return told.filter(Boolean).join(' and that ');
+  });
 }

@@ -19,9 +19,12 @@ const outdoors: OptionsRequest = {
 };
 
 /** The question beside the options of an orchid. */
-async function ask(assumed: ('setting' | 'plants')[], situation = outdoors) {
+async function ask(assumed: ('setting' | 'plants' | 'inFlower' | 'eaten')[], situation = outdoors) {
   const stood: unknown[][] = [];
-  const put = { stands: async (...where: unknown[]) => void stood.push(where) };
+  const put = {
+    correct: async (...said: unknown[]) => void stood.push(said),
+    confirm: async (...which: unknown[]) => void stood.push(which),
+  };
   const orchid = plantingNow({ ...planting, host: 'moth-orchid', setting: situation.setting, events: [], assumed }, today);
   const inputs = { planting: orchid, situation, answer: answerOptions(reference, situation) };
   const shown = await show(AssumedElsewhere, inputs, { providers: [reader, { provide: CorrectPlanting, useValue: put }] });
@@ -30,16 +33,14 @@ async function ask(assumed: ('setting' | 'plants')[], situation = outdoors) {
 
 test('where it would change what comes first, it is asked where it stands, and answered in one tap', async () => {
   const { text, press, stood } = await ask(['setting']);
-  expect(text()).toContain('Does it stand outdoors? That is taken for granted.');
+  expect(text()).toContain('We take it that it stands outdoors.');
   expect(text()).toContain('If it stands indoors, this comes first: dab with rubbing alcohol.');
-  await press('It stands indoors');
-  await press('It stands outdoors');
-  expect(stood).toEqual([
-    [planting.id, 'indoor'],
-    [planting.id, 'outdoor'],
-  ]);
+  await press('No, it stands indoors');
+  await press('That is so');
+  expect(stood).toEqual([[planting.id, { setting: 'indoor' }], [planting.id]]);
 });
 
-test('what somebody said is not asked again', async () => {
+test('what somebody said is not asked again, nor what changes nothing', async () => {
   expect((await ask(['plants'])).text()).toBe('');
+  expect((await ask(['eaten'], { ...outdoors, setting: 'indoor' })).text()).not.toContain('it stands');
 });
