@@ -95,7 +95,7 @@ const soughtSubjects = [
     <main id="content" tabindex="-1">
       @if (visiting()) {
         <p class="visit fn-no-print" role="status">
-          Demo garden, yours for a day.
+          Your demo garden, for a day
           <button type="button" [disabled]="visit.busy()" (click)="visit.begin()">Begin again</button>
           <a routerLink="/">Leave</a>
           @if (visit.refusal(); as line) {
