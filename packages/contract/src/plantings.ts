@@ -45,8 +45,8 @@ export const planting = z
     quarantine: quarantine.nullable().default(null),
     /** what nobody has said of it yet: it was taken for granted from the plant and a few words */
     assumed: z
-      .array(z.enum(['setting', 'eaten', 'inFlower', 'plants']))
-      .max(4)
+      .array(z.enum(['setting', 'eaten', 'inFlower', 'picked', 'plants', 'plantedOn']))
+      .max(6)
       .default([]),
     note: longText,
   })

@@ -4,7 +4,7 @@ export type { Bounds, PlanShape, Point, Rectangle } from './shape.js';
 export { layOutIn, layOutUndrawn } from './layOut.js';
 
 // The round
-export { planScoutingRound, youngDays } from './scoutingRound.js';
+export { isYoung, planScoutingRound, pressingStops } from './scoutingRound.js';
 export type { FirstSight, RecentWeather, RoundReason, RoundStop, ToWalk } from './scoutingRound.js';
 export { walkingOrder, walkLength } from './walkingOrder.js';
 export type { WalkStop } from './walkingOrder.js';
@@ -19,7 +19,7 @@ export { quarantineState } from './quarantine.js';
 export type { Quarantine, QuarantineState } from './quarantine.js';
 
 // Plantings over time
-export { plantingOn } from './plantingOn.js';
+export { plantedOnIfKnown, plantingOn } from './plantingOn.js';
 export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';
 export { bedRestsOf } from './bedRests.js';
 export type { BedRest, LastingCondition, GroundCase } from './bedRests.js';

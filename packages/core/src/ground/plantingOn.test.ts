@@ -9,6 +9,7 @@ test('nothing has happened: it stands where it was planted', () => {
     placeId: 'bed',
     setting: 'outdoor',
     inFlower: false,
+    picked: false,
     stage: null,
     harvest: null,
     nextFlowerOn: null,

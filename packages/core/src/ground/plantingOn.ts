@@ -23,6 +23,8 @@ export interface PlantingState<Setting extends string = string> {
   readonly harvest: { readonly from: string; readonly until: string | null } | null;
   /** first day after this one on which it is to flower, as planned */
   readonly nextFlowerOn: string | null;
+  /** whether it is being picked */
+  readonly picked: boolean;
   /** first day from this one on on which it may be picked */
   readonly nextHarvestOn: string | null;
   /** the day on which it ended, if it has by then */
@@ -55,10 +57,20 @@ export function plantingOn<Setting extends string>(planting: PlantingHistory<Set
     stage: last('stage')?.stage ?? null,
     nextFlowerOn: endedOn ? null : firstAfter(day, planting.events),
     harvest,
+    picked: harvest !== null && harvest.from <= day,
     nextHarvestOn: harvest && (harvest.from > day ? harvest.from : day),
     endedOn,
   };
 }
+
+/** The day on which it was planted; nothing where that was only taken for granted when it was written down. */
+export const plantedOnIfKnown = ({
+  plantedOn,
+  assumed,
+}: {
+  readonly plantedOn: string;
+  readonly assumed: readonly string[];
+}): string | null => (assumed.includes('plantedOn') ? null : plantedOn);
 
 const firstAfter = (day: string, events: readonly PlantingEvent[]): string | null =>
   events.flatMap(({ kind, on }) => (kind === 'flowering' && on > day ? [on] : [])).sort()[0] ?? null;

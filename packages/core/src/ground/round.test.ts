@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { planScoutingRound } from './scoutingRound';
-import type { ToWalk } from './scoutingRound';
+import { planScoutingRound, pressingStops } from './scoutingRound';
+import type { RoundReason, RoundStop, ToWalk } from './scoutingRound';
 import { walkingOrder, walkLength } from './walkingOrder';
 import type { WalkStop } from './walkingOrder';
 
@@ -43,6 +43,10 @@ describe('when a planting wants a look', () => {
     expect(stopOf({ risk: 0.1 }).dueOn).toBe('2026-07-26');
   });
 
+  test('not as a young one where nobody said when it was planted', () => {
+    expect(stopOf({ plantedOn: null })).toMatchObject({ dueOn: '2026-07-19', why: [] });
+  });
+
   test("sooner near last year's first sight, from two weeks before to one after", () => {
     const sight = (on: string) => stopOf({ firstSights: [{ on, conditions: ['leek-moth'] }] }).why.some(({ code }) => code === 'last-year');
     expect([sight('2025-08-01'), sight('2025-08-02'), sight('2025-07-11'), sight('2025-07-10')]).toEqual([true, false, true, false]);
@@ -58,6 +62,25 @@ describe('when a planting wants a look', () => {
   test('what was seen today is seen', () => {
     expect(stopOf({ lastLookOn: today, caseLookOn: '2026-07-16' })).toMatchObject({ due: false, dueOn: '2026-07-25' });
     expect(stopOf({ lastLookOn: today, quarantineLookOn: today })).toMatchObject({ due: false, dueOn: '2026-07-19' });
+  });
+});
+
+describe('when there is time for some of it', () => {
+  const stop = (id: string, dueOn: string, why: RoundReason[]): RoundStop => ({ id, dueOn, due: true, why });
+  const walk = [
+    stop('clean', today, [{ code: 'never-looked' }]),
+    stop('overdue', '2026-07-10', [{ code: 'long-ago', days: 15 }]),
+    stop('feared', today, [{ code: 'risk', feared: 'leek-moth' }, { code: 'never-looked' }]),
+    stop('sick', today, [{ code: 'case' }]),
+  ];
+
+  test.each([
+    [1, ['sick']],
+    [2, ['feared', 'sick']],
+    [3, ['overdue', 'feared', 'sick']],
+    [9, ['clean', 'overdue', 'feared', 'sick']],
+  ])('the %i most pressing, in the order of the walk', (most, ids) => {
+    expect(pressingStops(walk, most).map(({ id }) => id)).toEqual(ids);
   });
 });
 

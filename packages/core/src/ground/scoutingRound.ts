@@ -6,7 +6,8 @@ import { walkingOrder } from './walkingOrder.js';
 export interface ToWalk {
   readonly id: string;
   readonly at: Point | null;
-  readonly plantedOn: string;
+  /** nothing where nobody said it */
+  readonly plantedOn: string | null;
   /** under cover, where rain does not wet the leaves */
   readonly sheltered: boolean;
   readonly lastLookOn: string | null;
@@ -58,7 +59,7 @@ export interface RoundStop {
 
 // Once a week is the usual rhythm of scouting: Flint & van den Bosch (1981), Introduction to Integrated Pest Management, ch. 6.
 const usualDays = 7;
-export const youngDays = 28;
+const youngDays = 28;
 const highRisk = 0.3;
 const lowRisk = 0.15;
 const wetSpell = 24;
@@ -87,8 +88,12 @@ function turnOf({ plantedOn, sick, catching, quarantineLookOn }: ToWalk, today: 
   if (quarantineLookOn) return 4;
   if (catching) return 3;
   if (sick) return 2;
-  return daysBetween(plantedOn, today) < youngDays ? 0 : 1;
+  return isYoung(plantedOn, today) ? 0 : 1;
 }
+
+/** Whether plants are so young that they have nothing to spare; of an age that nobody said they are not. */
+export const isYoung = (plantedOn: string | null, today: string): boolean =>
+  plantedOn !== null && daysBetween(plantedOn, today) < youngDays;
 
 function stopFor(planting: ToWalk, today: string, weather: RecentWeather | undefined): RoundStop {
   const why: RoundReason[] = [];
@@ -97,8 +102,8 @@ function stopFor(planting: ToWalk, today: string, weather: RecentWeather | undef
     days *= factor;
     why.push(reason);
   };
-  const age = daysBetween(planting.plantedOn, today);
-  if (age < youngDays) hasten(0.6, { code: 'young', days: age });
+  if (planting.plantedOn && isYoung(planting.plantedOn, today))
+    hasten(0.6, { code: 'young', days: daysBetween(planting.plantedOn, today) });
   const sight = planting.firstSights.find(({ on }) => inWarning(on, today));
   if (sight) hasten(0.5, { code: 'last-year', sight });
   if (planting.risk >= highRisk) hasten(0.7, { code: 'risk', feared: planting.feared });
@@ -128,6 +133,21 @@ function stopFor(planting: ToWalk, today: string, weather: RecentWeather | undef
   const earliest = dates.sort()[0]!;
   const dueOn = planting.lastLookOn === today && earliest <= today ? addDays(today, 1) : earliest;
   return { id: planting.id, dueOn, due: dueOn <= today, why };
+}
+
+/**
+ * As many of the stops that are due as there is time for: what an open case or a quarantine asks for first, then those with the most reasons,
+ * then those whose day is longest past; in the order of the walk.
+ *
+ * @param stops - in the order of the walk, as of `planScoutingRound`
+ * @param most - a whole number from 1
+ */
+export function pressingStops(stops: readonly RoundStop[], most: number): RoundStop[] {
+  const asked = ({ why }: RoundStop) => (why.some(({ code }) => code === 'case' || code === 'quarantine') ? 1 : 0);
+  const chosen = [...stops]
+    .sort((a, b) => asked(b) - asked(a) || b.why.length - a.why.length || a.dueOn.localeCompare(b.dueOn))
+    .slice(0, most);
+  return stops.filter((stop) => chosen.includes(stop));
 }
 
 function inWarning(sight: string, today: string): boolean {

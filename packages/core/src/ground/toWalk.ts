@@ -1,5 +1,6 @@
 import { nextAssessmentOn } from '../recovery/index.js';
 import { dayAt } from '../timing/index.js';
+import { plantedOnIfKnown } from './plantingOn.js';
 import { quarantineState } from './quarantine.js';
 import type { Quarantine, QuarantineState } from './quarantine.js';
 import type { ToWalk } from './scoutingRound.js';
@@ -11,6 +12,8 @@ export interface RoundPlanting {
   readonly host: string;
   readonly setting: string;
   readonly plantedOn: string;
+  /** what nobody has said of it */
+  readonly assumed: readonly string[];
   readonly quarantine: Quarantine | null;
   readonly endedOn: string | null;
 }
@@ -79,7 +82,7 @@ export function toWalk<P extends RoundPlanting>(records: RoundRecords<P>, knowle
       return {
         id: planting.id,
         at: knowledge.at(planting.id),
-        plantedOn: planting.plantedOn,
+        plantedOn: plantedOnIfKnown(planting),
         sheltered: planting.setting !== 'outdoor',
         lastLookOn: lastLooks.get(planting.id) ?? null,
         caseLookOn: dates.sort()[0] ?? null,

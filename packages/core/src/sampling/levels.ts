@@ -1,5 +1,4 @@
-import { youngDays } from '../ground/index.js';
-import { daysBetween } from '../timing/index.js';
+import { isYoung } from '../ground/index.js';
 import type { Level, ThresholdMeasure } from './meter.js';
 
 /** A level at which it pays to act, with what it is based on. */
@@ -33,8 +32,8 @@ export interface OwnLevel {
 }
 
 /** The levels that hold for a trouble on plants of this age: the grower's own first, then those of the library, lower on young plants. */
-export function levelsNow(condition: LevelledCondition, own: readonly OwnLevel[], plantedOn: string, today: string): LevelNow[] {
-  const young = daysBetween(plantedOn, today) < youngDays;
+export function levelsNow(condition: LevelledCondition, own: readonly OwnLevel[], plantedOn: string | null, today: string): LevelNow[] {
+  const young = isYoung(plantedOn, today);
   const mine = own
     .filter((one) => one.condition === condition.id && !one.endedOn)
     .map(({ measure, act, why }): LevelNow => ({ measure, act, basis: why, own: true, young: false }));

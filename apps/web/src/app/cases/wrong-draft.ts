@@ -2,7 +2,7 @@ import { effect, inject, Injectable, signal } from '@angular/core';
 import type { CaseFinding } from '@field-nurse/contract';
 import { Garden } from '../gardens/garden';
 import { remember, remembered } from '../shared/tab-memory';
-import type { PlantingFacts } from '../library/assumed-facts';
+import type { PlantingFacts } from '../gardens/plantings-now';
 
 /** What is being told of a sick plant, before its case is open. */
 export interface WrongDraft {

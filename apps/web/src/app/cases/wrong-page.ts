@@ -9,10 +9,11 @@ import type { Host } from '@field-nurse/library';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { PhotoTaker } from '../gardens/photo-taker';
+import { placeTold } from '../gardens/place-told';
+import type { PlantingFacts } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { factsTold, firstPlace, placeOf, toldPlanting } from '../gardens/told-planting';
 import { AssumedFacts } from '../library/assumed-facts';
-import type { PlantingFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { begunCase } from './begun-case';
@@ -98,9 +99,15 @@ export class WrongPage implements OnInit {
     return host && this.chosen() === '' ? factsTold(host, this.#told()) : undefined;
   });
 
+  readonly #others = computed(() => this.garden.plantings().filter(({ host, endedOn }) => host === this.draft().host && !endedOn));
+  /** the place that was looked at, or that was named */
+  readonly #named = computed(() => {
+    const { place, beside, words } = this.draft();
+    return this.garden.place(place ?? '') ?? placeTold(this.garden.places(), `${beside}; ${words}`);
+  });
   readonly #told = () => {
-    const { beside, words, facts, place } = this.draft();
-    return { beside, words, place: this.garden.place(place ?? ''), ...facts };
+    const { beside, words, facts } = this.draft();
+    return { beside, words, place: this.#named(), neighbours: this.#others(), ...facts };
   };
 
   ngOnInit(): void {
@@ -155,11 +162,12 @@ export class WrongPage implements OnInit {
     }
   }
 
-  /** A planting of what is known and assumed, in the place that was looked at, or in one of its setting. */
+  /** A planting of what is known and assumed: in the place that was looked at or named, beside others of its kind, or in one of its setting. */
   async #makePlanting(host: Host): Promise<string> {
     const { ids, place } = this.draft();
     const told = factsTold(host, this.#told());
-    const known = place ? this.garden.place(place) : placeOf(this.garden.places(), told.setting);
+    const at = this.#named() ?? placeTold(this.garden.places(), '', this.#others());
+    const known = at && (place || at.setting === told.setting) ? at : placeOf(this.garden.places(), told.setting);
     if (!known && !this.garden.place(ids.place))
       await this.#records.saveOrQueue('places', ids.place, 0, firstPlace(told.setting), undefined, null);
     const value = toldPlanting(host, known?.id ?? ids.place, this.garden.today(), told);

@@ -1,12 +1,13 @@
+import type { GardenContents } from '@field-nurse/contract';
 import { fireEvent } from '@testing-library/dom';
 import { Offline } from '../offline/offline';
 import { Records } from '../gardens/records';
 import { show } from '../testing/show';
-import { contents } from '../testing/test-garden';
+import { contents, place, plantingRecord } from '../testing/test-garden';
 import { WrongPage } from './wrong-page';
 
 /** The page over the test garden, and what it writes. */
-async function wrong(inputs: Readonly<Record<string, unknown>> = {}) {
+async function wrong(inputs: Readonly<Record<string, unknown>> = {}, garden: Partial<GardenContents> = {}) {
   const saved: { subject: string; value: Record<string, unknown> }[] = [];
   const saveOrQueue = (subject: string, _id: string, _version: number, value: Record<string, unknown>) => {
     saved.push({ subject, value });
@@ -14,6 +15,7 @@ async function wrong(inputs: Readonly<Record<string, unknown>> = {}) {
   };
   sessionStorage.clear();
   const shown = await show(WrongPage, inputs, {
+    garden,
     providers: [
       { provide: Offline, useValue: { photo: async () => undefined } },
       { provide: Records, useValue: { saveOrQueue } },
@@ -49,6 +51,31 @@ test('a planting that was met on the way is chosen already', async () => {
   expect(saved).toMatchObject([{ subject: 'cases', value: { plantingId: planting!.id, words: 'black lice' } }]);
 });
 
+describe('another one of a plant that grows there', () => {
+  const tunnel = { ...place, id: 'tunnel', name: 'Long tunnel', setting: 'greenhouse' as const };
+  const flowering = { kind: 'flowering' as const, on: '2026-07-01', until: null };
+  const courgette = { ...plantingRecord, host: 'courgette', placeId: 'tunnel', setting: 'greenhouse' as const, events: [flowering] };
+  const garden = { places: [place, tunnel], plantings: [courgette] };
+
+  test('stands beside it and flowers as it does, until somebody says otherwise', async () => {
+    const { saved, name, press, page } = await wrong({}, garden);
+    await name('courgette');
+    fireEvent.click(page.getByLabelText('Another one'));
+    await press('What is it?');
+    expect(saved[0]).toMatchObject({ subject: 'plantings', value: { placeId: 'tunnel', setting: 'greenhouse', events: [{ kind: 'flowering' }] } });
+    expect(saved[0]!.value['assumed']).toEqual(expect.arrayContaining(['setting', 'inFlower', 'plantedOn']));
+  });
+
+  test('stands in the place whose name was said', async () => {
+    const { saved, name, type, press } = await wrong({}, garden);
+    await name('kale');
+    await type('What do you see?', 'holes, in the long tunnel');
+    await press('What is it?');
+    expect(saved[0]).toMatchObject({ subject: 'plantings', value: { placeId: 'tunnel', setting: 'greenhouse' } });
+    expect(saved[0]!.value['assumed']).not.toContain('setting');
+  });
+});
+
 test('without a plant it says what is wanted', async () => {
   const { saved, press, text } = await wrong();
   await press('What is it?');
@@ -80,7 +107,7 @@ test('what is taken for granted of a new plant is shown, and put right in one ta
   await press('Under cover');
   await press('What is it?');
   const made = saved.find(({ subject }) => subject === 'plantings')!.value;
-  expect(made).toMatchObject({ setting: 'greenhouse', assumed: ['inFlower', 'plants'] });
+  expect(made).toMatchObject({ setting: 'greenhouse', assumed: ['inFlower', 'plants', 'plantedOn'] });
 });
 
 test('what was typed is there again after a reload; a session that has ended loses nothing', async () => {

@@ -14,6 +14,7 @@ export interface DoorDraft {
   readonly setting: Planting['setting'] | null;
   readonly eaten: boolean | null;
   readonly inFlower: boolean | null;
+  readonly picked: boolean | null;
   /** the causes that options were shown for, when it is kept */
   readonly working: readonly string[];
   /** ids of what is made when it is kept: however often that is tried, it is made once */
@@ -29,6 +30,7 @@ const empty = (): DoorDraft => ({
   setting: null,
   eaten: null,
   inFlower: null,
+  picked: null,
   working: [],
   ids: { garden: crypto.randomUUID(), place: crypto.randomUUID(), planting: crypto.randomUUID(), case: crypto.randomUUID() },
 });

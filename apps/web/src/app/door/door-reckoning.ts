@@ -84,6 +84,7 @@ export class DoorReckoning {
         edible: planting.eaten,
         inFlower: planting.inFlower,
         plants: planting.plants,
+        ...(planting.picked && { daysToHarvest: 0 }),
         findings: evidenceOf(this.chips().filter(({ confirmed }) => confirmed)).map(({ sign, state }) => ({ sign, state })),
       };
     },

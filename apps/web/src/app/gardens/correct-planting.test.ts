@@ -62,3 +62,14 @@ test('flowering begins today, or was not there; eaten is said; and all of it may
   await flowering.put.correct(taken.id, { inFlower: false });
   expect(flowering.written[0]!.value.events).toEqual([]);
 });
+
+test('it is picked from today, or is not; a harvest that is planned for later stays', async () => {
+  const later = { kind: 'harvest' as const, on: '2026-09-01', until: null };
+  const { put, written } = start({ ...taken, assumed: ['picked'], events: [later] });
+  await put.correct(taken.id, { picked: true });
+  const now = { kind: 'harvest', on: today, until: null };
+  expect(written[0]!.value).toMatchObject({ assumed: [], events: [later, now] });
+  const picked = start({ ...taken, events: [{ ...later, on: today }, later] });
+  await picked.put.correct(taken.id, { picked: false });
+  expect(picked.written[0]!.value.events).toEqual([later]);
+});

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import type { Planting as PlantingRecord } from '@field-nurse/contract';
 import { Garden } from './garden';
-import type { Planting } from './plantings-now';
+import type { PlantingFacts } from './plantings-now';
 import { Records } from './records';
 import { firstPlace, placeOf } from './told-planting';
 
@@ -15,7 +15,7 @@ export class CorrectPlanting {
   readonly #records = inject(Records);
 
   /** It stands elsewhere than was taken for granted, and in a place of that kind. */
-  async #stands(id: string, setting: Planting['setting']): Promise<void> {
+  async #stands(id: string, setting: PlantingFacts['setting']): Promise<void> {
     const here = this.#garden.planting(id);
     if (!here) return;
     const at = this.#garden.place(here.placeId);
@@ -36,27 +36,28 @@ export class CorrectPlanting {
     return this.#change(id, ['eaten'], (value) => ({ ...value, eaten }));
   }
 
-  /** Flowering begins today, or was not there. */
-  #inFlower(id: string, inFlower: boolean): Promise<void> {
+  /** Flowering or harvest begins today, or was not there. */
+  #goesOn(id: string, fact: Fact, kind: 'flowering' | 'harvest', is: boolean): Promise<void> {
     const on = this.#garden.today();
-    return this.#change(id, ['inFlower'], ({ events, ...value }) => ({
+    return this.#change(id, [fact], ({ events, ...value }) => ({
       ...value,
-      events: inFlower
-        ? [...events, { kind: 'flowering', on, until: null }]
-        : events.filter((event) => !(event.kind === 'flowering' && event.until === null)),
+      events: is
+        ? [...events, { kind, on, until: null }]
+        : events.filter((event) => !(event.kind === kind && event.until === null && event.on <= on)),
     }));
   }
 
   /** Put right whatever was said. */
-  async correct(id: string, { setting, eaten, inFlower }: Partial<Pick<Planting, 'setting' | 'eaten' | 'inFlower'>>): Promise<void> {
+  async correct(id: string, { setting, eaten, inFlower, picked }: Partial<PlantingFacts>): Promise<void> {
     if (setting) await this.#stands(id, setting);
     if (eaten !== undefined) await this.#eaten(id, eaten);
-    if (inFlower !== undefined) await this.#inFlower(id, inFlower);
+    if (inFlower !== undefined) await this.#goesOn(id, 'inFlower', 'flowering', inFlower);
+    if (picked !== undefined) await this.#goesOn(id, 'picked', 'harvest', picked);
   }
 
   /** All of it is so. */
   confirm(id: string): Promise<void> {
-    return this.#change(id, ['setting', 'eaten', 'inFlower', 'plants'], (value) => value);
+    return this.#change(id, ['setting', 'eaten', 'inFlower', 'picked', 'plants'], (value) => value);
   }
 
   async #change(id: string, known: readonly Fact[], change: (value: Value) => Value): Promise<void> {

@@ -1,5 +1,6 @@
 import type { GardenSettings, Written } from '@field-nurse/contract';
 import type { Host } from '@field-nurse/library';
+import type { Neighbour } from '@field-nurse/library/assumed';
 import { assumedPlanting } from '@field-nurse/library/assumed';
 import { cultivarIn } from '@field-nurse/library/find';
 import type { Planting } from './plantings-now';
@@ -49,25 +50,32 @@ export interface Told {
   readonly beside: string;
   readonly words: string;
   readonly place?: { readonly name: string; readonly setting: Setting } | undefined;
+  readonly neighbours?: readonly Neighbour[] | undefined;
   readonly setting?: Setting | null | undefined;
   readonly eaten?: boolean | null | undefined;
   readonly inFlower?: boolean | null | undefined;
+  readonly picked?: boolean | null | undefined;
 }
 
 /** What that comes to: each fact as it was said, or as it is assumed; and which of them nobody has said. */
-export function factsTold(host: Host, { beside, words, place, setting, eaten, inFlower }: Told) {
-  const facts = assumedPlanting(host, { beside, words, place });
+export function factsTold(host: Host, { beside, words, place, neighbours, setting, eaten, inFlower, picked }: Told) {
+  const facts = assumedPlanting(host, { beside, words, place, neighbours });
+  const unsaid = ({ by }: { readonly by: string }) => by === 'guess' || by === 'neighbours';
   const assumed = {
-    setting: !setting && facts.setting.by === 'plant',
-    eaten: eaten == null && facts.eaten.by === 'guess',
-    inFlower: inFlower == null && facts.inFlower.by === 'guess',
+    setting: !setting && (facts.setting.by === 'plant' || facts.setting.by === 'neighbours'),
+    eaten: eaten == null && unsaid(facts.eaten),
+    inFlower: inFlower == null && unsaid(facts.inFlower),
+    // That nobody picks it now is not taken for granted: the next harvest is asked where it decides.
+    picked: picked == null && facts.picked.by === 'neighbours',
     plants: facts.plants.by === 'guess',
+    plantedOn: !facts.young.value,
   };
   return {
     beside,
     setting: setting ?? facts.setting.value,
     eaten: eaten ?? facts.eaten.value,
     inFlower: inFlower ?? facts.inFlower.value,
+    picked: picked ?? facts.picked.value,
     plants: facts.plants.value,
     assumed: (Object.keys(assumed) as (keyof typeof assumed)[]).filter((fact) => assumed[fact]),
   };
@@ -83,6 +91,7 @@ export function toldPlanting(
     readonly setting: Setting;
     readonly eaten: boolean;
     readonly inFlower: boolean;
+    readonly picked: boolean;
     readonly plants: number;
     /** what of it nobody has said */
     readonly assumed: Written<'plantings'>['assumed'];
@@ -97,7 +106,10 @@ export function toldPlanting(
     plants: told.plants,
     rows: 1,
     plantedOn: on,
-    events: told.inFlower ? [{ kind: 'flowering', on, until: null }] : [],
+    events: [
+      ...(told.inFlower ? [{ kind: 'flowering', on, until: null } as const] : []),
+      ...(told.picked && told.eaten ? [{ kind: 'harvest', on, until: null } as const] : []),
+    ],
     shape: null,
     quarantine: null,
     assumed: told.assumed,

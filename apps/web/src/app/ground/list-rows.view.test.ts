@@ -28,7 +28,7 @@ test('where no place is told, the kind of plant decides; what nobody counted is 
     { name: 'Outdoors', kind: 'bed' },
   ]);
   const plantings = records.filter((record) => record.subject === 'plantings').map(({ value }) => value);
-  expect(plantings).toMatchObject([{ assumed: ['inFlower', 'plants'] }, { plants: 40, assumed: ['inFlower'] }]);
+  expect(plantings).toMatchObject([{ assumed: ['inFlower', 'plants', 'plantedOn'] }, { plants: 40, assumed: ['inFlower', 'plantedOn'] }]);
 });
 
 test('what was not understood is left out; a line that stays keeps what was put right in it', () => {

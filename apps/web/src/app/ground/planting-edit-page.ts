@@ -162,6 +162,8 @@ export class PlantingEditPage implements OnInit {
       rows: Math.min(Number(rows), Number(plants)),
       // In another place it lies elsewhere.
       shape: known?.placeId === placeId ? known.shape : null,
+      // All of the form is said by saving it, but for a day that nobody touched.
+      assumed: known?.assumed.includes('plantedOn') && this.form.controls.plantedOn.pristine ? ['plantedOn'] : [],
       quarantine: arrival.held
         ? {
             from: arrival.from,

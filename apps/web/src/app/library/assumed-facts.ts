@@ -1,9 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { Planting } from '../gardens/plantings-now';
+import type { PlantingFacts } from '../gardens/plantings-now';
 import { settingWords } from '../shared/words';
-
-/** What is taken for granted of a planting until somebody says otherwise. */
-export type PlantingFacts = Pick<Planting, 'setting' | 'eaten' | 'inFlower'>;
 
 /** What is taken for granted of a planting, each put right with one tap. */
 @Component({
@@ -47,6 +44,9 @@ export type PlantingFacts = Pick<Planting, 'setting' | 'eaten' | 'inFlower'>;
       <button type="button" [attr.aria-pressed]="facts().inFlower" (click)="changed.emit({ inFlower: !facts().inFlower })">
         In flower
       </button>
+      @if (facts().eaten) {
+        <button type="button" [attr.aria-pressed]="facts().picked" (click)="changed.emit({ picked: !facts().picked })">Picked now</button>
+      }
       <ng-content />
     </div>
   `,
@@ -55,5 +55,5 @@ export class AssumedFacts {
   readonly facts = input.required<PlantingFacts>();
   /** the one that was put right */
   readonly changed = output<Partial<PlantingFacts>>();
-  protected readonly settings = Object.entries(settingWords) as [Planting['setting'], string][];
+  protected readonly settings = Object.entries(settingWords) as [PlantingFacts['setting'], string][];
 }

@@ -68,7 +68,7 @@ import { seasonSpan, stripsWithin } from './strips';
           </div>
           <div>
             <dt>Planted</dt>
-            <dd>{{ day(one.plantedOn) }}</dd>
+            <dd>{{ one.assumed.includes('plantedOn') ? 'not said' : day(one.plantedOn) }}</dd>
           </div>
           <div>
             <dt>Stands</dt>
@@ -91,7 +91,7 @@ import { seasonSpan, stripsWithin } from './strips';
             </div>
           }
         </dl>
-        @if (one.assumed.length > 0 && garden.canWrite() && !one.endedOn) {
+        @if (takenForGranted() && garden.canWrite() && !one.endedOn) {
           <fn-assumed-facts [facts]="one" (changed)="put.correct(one.id, $event)">
             @if (one.assumed.includes('plants')) {
               <a matButton [routerLink]="[base(), 'plantings', one.id, 'edit']"
@@ -169,6 +169,8 @@ export class PlantingPage {
   readonly #zone = this.garden.summary().timeZone;
 
   protected readonly one = computed(() => this.garden.planting(this.planting()));
+  /** something that a tap puts right */
+  protected readonly takenForGranted = computed(() => this.one()?.assumed.some((fact) => fact !== 'plantedOn'));
   protected readonly host = computed(() => this.library.hosts().get(this.one()?.host ?? ''));
   protected readonly applications = computed(() => [...this.garden.applicationsOn(this.planting())].reverse());
   protected readonly keepOut = computed(() => {

@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import type { Stop } from '@field-nurse/contract';
+import { plantedOnIfKnown } from '@field-nurse/core/ground';
 import { levelsNow, readMeter, walkPicks } from '@field-nurse/core/sampling';
 import { seededRandom } from '@field-nurse/core/statistics';
 import type { LevelNow, ThresholdMeasure } from '@field-nurse/core/sampling';
@@ -121,7 +122,7 @@ export class Meter {
 
   #levels(condition: string | null): LevelNow[] {
     const known = condition ? this.library.conditions().get(condition) : undefined;
-    return known ? levelsNow(known, this.#garden.thresholds(), this.planting().plantedOn, this.#garden.today()) : [];
+    return known ? levelsNow(known, this.#garden.thresholds(), plantedOnIfKnown(this.planting()), this.#garden.today()) : [];
   }
 }
 

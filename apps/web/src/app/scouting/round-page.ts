@@ -2,17 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { ScoutingRound } from '@field-nurse/contract';
-import { walkLength } from '@field-nurse/core/ground';
+import { pressingStops, walkLength } from '@field-nurse/core/ground';
 import { Store } from '@ngrx/store';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { middleOf } from '../gardens/plan-shapes';
 import { sessionFeature } from '../store/session-state';
 import { PlantingTitle } from '../library/planting-title';
-import { fromToday, instantWord } from '../shared/days';
+import { durationWord, fromToday, instantWord } from '../shared/days';
 import { Scouting } from './scouting';
 
 const minutesAStop = 1.5;
+// Somebody with half an hour sees the most pressing.
+const shortMinutes = 30;
 const recentRounds = 5;
 
 /** Which plantings want a look today and why, in the order of the walk. */
@@ -36,8 +38,12 @@ export class RoundPage {
     const stops = this.book.due();
     if (stops.length === 0) return 'Nothing wants a look today.';
     const points = stops.flatMap(({ id }) => middleOf(this.book.shapes(), id) ?? []);
-    const minutes = Math.max(1, Math.round(stops.length * minutesAStop));
-    return `${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}, about ${minutes} minutes and ${Math.round(walkLength(points))} m. Clean and young ones first, sick ones last.`;
+    return `${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}, about ${durationWord(stops.length * minutesAStop)} and ${Math.round(walkLength(points))} m. Clean and young ones first, sick ones last.`;
+  });
+  /** the most pressing of a round that takes much longer than half an hour */
+  protected readonly short = computed(() => {
+    const [stops, most] = [this.book.due(), shortMinutes / minutesAStop];
+    return stops.length > most * 1.5 ? pressingStops(stops, most) : [];
   });
   protected readonly left = computed(() => {
     const round = this.book.underWay();

@@ -27,3 +27,12 @@ export function instantWord(instant: string, timeZone: string): string {
   const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(new Date(instant));
   return `${dayWord(dayAt(instant, timeZone))}, ${clock}`;
 }
+
+const hoursFrom = 100;
+
+/** "45 minutes", "5 hours", "2½ hours": as one says how long something takes */
+export function durationWord(minutes: number): string {
+  if (minutes < hoursFrom) return minutes < 1.5 ? 'a minute' : `${Math.round(minutes)} minutes`;
+  const halves = Math.round(minutes / 30);
+  return `${Math.floor(halves / 2)}${halves % 2 ? '½' : ''} hours`;
+}

@@ -3,12 +3,12 @@ import { MatButtonModule } from '@angular/material/button';
 import type { OptionsAnswer, OptionsRequest } from '@field-nurse/contract';
 import { Calc } from '../calc/calc';
 import { CorrectPlanting } from '../gardens/correct-planting';
-import type { Planting } from '../gardens/plantings-now';
+import type { Planting, PlantingFacts } from '../gardens/plantings-now';
 import { settingWords } from '../shared/words';
 
 /** How it might be instead of what was taken for granted. */
 interface Otherwise {
-  readonly facts: Partial<Pick<Planting, 'setting' | 'eaten' | 'inFlower'>>;
+  readonly facts: Partial<PlantingFacts>;
   /** "it stands indoors" */
   readonly words: string;
 }
