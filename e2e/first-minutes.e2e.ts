@@ -130,6 +130,20 @@ test('something is wrong: a photo first, and a session that ended loses nothing'
   await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible();
 });
 
+test('on a slow line a plant may be named before the library is there', async ({ page }) => {
+  await page.route('**/library-parts/diagnosis', async (route) => {
+    await new Promise((soon) => setTimeout(soon, 4000));
+    await route.continue();
+  });
+  await page.goto('/');
+  const plant = page.getByRole('combobox', { name: 'Which plant?' });
+  await plant.fill('moth orchid in the kitchen');
+  await page.getByLabel('What do you see?').fill('white fluff where the leaves meet, sticky');
+  await expect(page.getByText('does not know')).toBeHidden();
+  await expect(plant).toHaveValue('Moth orchid');
+  await expect(page.getByRole('heading', { name: 'Mealybug' })).toBeVisible();
+});
+
 test('nothing that is typed at the door breaks it: other tongues, a life story, the back button, gibberish', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   await page.goto('/');

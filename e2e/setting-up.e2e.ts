@@ -34,6 +34,28 @@ test('thirty plantings from a pasted list, put right, made, laid out, and taken 
   await expect(taken).toBeHidden();
 });
 
+test('two hundred plantings: today is still two screens of a phone, and half an hour of the round is offered', async ({ page }) => {
+  const fields = ['North field', 'South field', 'Tunnel', 'Glasshouse', 'River bed', 'Orchard', 'Gate bed', 'Long bed', 'Tide bed', 'Hill'];
+  const crops =
+    'tomatoes leeks kale lettuce courgettes potatoes onions beetroot carrots chard cucumbers peppers aubergines peas spinach'.split(' ');
+  const more = ['broad beans', 'runner beans', 'strawberries', 'fennel', 'garlic'];
+  const lines = fields.map((field) => `${field}: ${[...crops, ...more].map((crop, i) => `${10 + i} ${crop}`).join(', ')}`);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await newGarden(page, 'Market Sallow', 'Market garden');
+  await page.goto(page.url().replace('/today', '/ground/list'));
+  await page.getByLabel('What grows where').fill(lines.join('\n'));
+  await page.getByRole('button', { name: 'Make 10 places and 200 plantings' }).click();
+  await expect(page.getByText('10 places, 200 plantings in growth')).toBeVisible();
+  await goTo(page, 'Today');
+  await expect(page.getByText('Today: 200 plantings on the round.')).toBeVisible();
+  expect(await page.evaluate(() => document.querySelector('main')!.scrollHeight)).toBeLessThan(2 * 844);
+  await goTo(page, 'Round');
+  await expect(page.getByText(/^200 stops, about 5 hours/)).toBeVisible();
+  await expect(page.getByText('young plants have nothing to spare')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Half an hour: the 20 most pressing' }).click();
+  await expect(page.getByText('1 of 20', { exact: false })).toBeVisible();
+});
+
 test('the name of a new place tells its kind, until somebody says otherwise', async ({ page }) => {
   await newGarden(page, 'Alma Reed', 'Sill garden');
   await page.goto(page.url().replace('/today', '/ground/new-place'));

@@ -62,7 +62,10 @@ describe('another one of a plant that grows there', () => {
     await name('courgette');
     fireEvent.click(page.getByLabelText('Another one'));
     await press('What is it?');
-    expect(saved[0]).toMatchObject({ subject: 'plantings', value: { placeId: 'tunnel', setting: 'greenhouse', events: [{ kind: 'flowering' }] } });
+    expect(saved[0]).toMatchObject({
+      subject: 'plantings',
+      value: { placeId: 'tunnel', setting: 'greenhouse', events: [{ kind: 'flowering' }] },
+    });
     expect(saved[0]!.value['assumed']).toEqual(expect.arrayContaining(['setting', 'inFlower', 'plantedOn']));
   });
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, input, linkedSignal, output, untracked } from '@angular/core';
 import { MatAutocompleteModule } from '@angular/material/autocomplete';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -73,6 +73,16 @@ export class NameField extends PickedField {
       : 'The library does not know this name. Try another, or the name of its kin.';
   });
 
+  #settlesLater = false;
+
+  constructor() {
+    super();
+    // On a slow line a name may be typed before the library is here: it is settled when that comes.
+    effect(() => {
+      if (this.entries().length > 0 && this.#settlesLater) untracked(() => this.settle());
+    });
+  }
+
   protected choose(name: string): void {
     this.text.set(name);
     this.settle();
@@ -81,6 +91,8 @@ export class NameField extends PickedField {
   /** What stands in the field is taken for the entry that it names. */
   protected settle(): void {
     const typed = this.text().trim();
+    this.#settlesLater = this.entries().length === 0;
+    if (this.#settlesLater) return;
     if (typed === (this.#name() ?? '')) return this.take(this.value(), typed !== '' || !this.required());
     const named = typed === '' ? undefined : findNamed(this.entries(), typed);
     this.take(named?.entry.id ?? null, named !== undefined || (typed === '' && !this.required()));

@@ -33,3 +33,13 @@ test('a name that nothing has stays to be put right, and says so', async () => {
   await say('spuds');
   expect(value.at(-1)).toBe('potato');
 });
+
+test('a name that was typed before the library was there is settled when it comes', async () => {
+  const { field, say, told, set, text } = await plantField();
+  const value = told('value');
+  await set({ entries: [] });
+  await say('spuds');
+  expect([field().value, text().includes('does not know')]).toEqual(['spuds', false]);
+  await set({ entries: reference.hosts });
+  expect([field().value, value.at(-1)]).toEqual(['Potato', 'potato']);
+});
