@@ -50,6 +50,8 @@ import { SampleCard } from '../clinic/sample-card';
         @if (open() || samples().length === 0) {
           @if (offersKnown() && answer(); as answer) {
             <fn-new-sample [case]="case()" [answer]="answer" [offers]="offers()" (kept)="open.set(false)" />
+          } @else {
+            <p role="status">Weighing which tests would tell …</p>
           }
         } @else {
           <p><button matButton="outlined" type="button" (click)="open.set(true)">Another sample</button></p>
