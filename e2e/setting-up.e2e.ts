@@ -45,7 +45,7 @@ test('two hundred plantings: today is still two screens of a phone, and half an 
   await page.goto(page.url().replace('/today', '/ground/list'));
   await page.getByLabel('What grows where').fill(lines.join('\n'));
   await page.getByRole('button', { name: 'Make 10 places and 200 plantings' }).click();
-  await expect(page.getByText('10 places, 200 plantings in growth')).toBeVisible();
+  await expect(page.getByText('10 places, 200 plantings in growth')).toBeVisible({ timeout: 60_000 });
   await goTo(page, 'Today');
   await expect(page.getByText('Today: 200 plantings on the round.')).toBeVisible();
   expect(await page.evaluate(() => document.querySelector('main')!.scrollHeight)).toBeLessThan(2 * 844);

@@ -83,6 +83,8 @@ export { mixAnswer, mixRequest } from './calculations/mix.js';
 export type { MixAnswer, MixRequest } from './calculations/mix.js';
 export { optionsAnswer, optionsRequest } from './calculations/options.js';
 export type { OptionsAnswer, OptionsRequest } from './calculations/options.js';
+export { planAnswer, planRequest } from './calculations/plan.js';
+export type { PlanRequest, PlanResult } from './calculations/plan.js';
 export { progressAnswer, progressRequest } from './calculations/progress.js';
 export type { ProgressAnswer, ProgressRequest } from './calculations/progress.js';
 export { sampleAnswer, sampleRequest } from './calculations/sample.js';

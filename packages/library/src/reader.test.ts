@@ -44,6 +44,22 @@ test.each([
   expect(read(text)).toEqual(expected);
 });
 
+test.each([
+  ['fuchsia', 'orange dust underneath the leaves and white flies everywhere', ['rust-pustules', 'white-flying-cloud']],
+  [
+    'cucumber',
+    'speckled pale all over with fine webs at the tips and white flour patches on the older ones',
+    ['leaf-stippling', 'leaf-webbing', 'white-powder-top'],
+  ],
+  ['currant', 'buds are swollen round like peas and do not open', ['buds-swollen']],
+])('%s: no reading takes the words of another: “%s”', (id, text, expected) => {
+  const told = read(
+    text,
+    library.hosts.find((host) => host.id === id),
+  );
+  expect(told).toEqual(expect.arrayContaining(expected.map((sign) => `seen ${sign}`)));
+});
+
 test('a long letter is read in a moment, and each sign once', () => {
   const letter = 'The leaves are sticky and there are ants running up the stem. No webs so far! '.repeat(60);
   const signs = readWords(library, letter).read.map(({ sign }) => sign);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { endpoints } from '@field-nurse/contract';
+import type { PlanResult } from '@field-nurse/contract';
 import type { ApiClient } from '../demo/apiClient';
 import { refused, somebody, startTestServer } from '../testServer';
 import type { TestServer } from '../testServer';
@@ -106,6 +107,35 @@ test('a sample, and what its test is worth', async () => {
   expect(await refused(calc('sample', { test: 'iwao', seen: [] }))).toMatch(/400.*"p1"/);
 });
 
+describe('a plan', () => {
+  const soap = { id: 'soap', group: 'soap', efficacy: 0.8, cost: 1, minutes: 20, rainFastHours: 4, preHarvestDays: 3 };
+  const round = { id: 'first', case: 'mite', dailyLoss: 2, value: 100, products: [soap] };
+  const ask = { start: '2026-07-01', days: 5, rounds: [round], rules: {}, weather: [] };
+  const wet = ['morning', 'evening'].map((slot) => ({ date: '2026-07-01', slot, temperatureC: 18, windKmh: 4, rainMm: 3 }));
+
+  test('moves with the rain, says what waiting costs, and holds to the contract', async () => {
+    const answer = await calc<PlanResult>('plan', { ...ask, weather: wet });
+    expect(endpoints.plan.answer.safeParse(answer).error).toBeUndefined();
+    expect(answer).toMatchObject({ optimal: true, schedule: [{ date: '2026-07-02', why: [{ code: 'rain' }] }] });
+    expect(answer.moves.find(({ date, slot }) => date === '2026-07-04' && slot === 'morning')?.extraLoss).toBeCloseTo(4);
+  });
+
+  test('that can’t be met says which lines collide', async () => {
+    const late = { ...round, latest: '2026-07-01' };
+    expect(await calc('plan', { ...ask, rounds: [late], weather: wet })).toMatchObject({
+      schedule: [],
+      conflicts: [{ round: 'first', lines: ['latest', 'rain'], text: 'Then it is too late. It would not stay dry long enough.' }],
+    });
+  });
+
+  test('is refused in words where it makes no sense', async () => {
+    const after = { round: 'none', minDays: 1 };
+    expect(await refused(calc('plan', { ...ask, rounds: [{ ...round, after }] }))).toMatch(/400.*not among them/);
+    expect(await refused(calc('plan', { ...ask, rounds: [round, round] }))).toContain('each id once');
+    expect(await refused(calc('plan', { ...ask, days: 0 }))).toContain('days');
+  });
+});
+
 test('an unknown name says which field holds it', async () => {
   expect(await refused(calc('differential', { host: 'triffid' }))).toMatch(/unknown-name.*host|host.*unknown-name/);
   expect(await refused(calc('options', { host: 'leek', conditions: ['gloom'], setting: 'outdoor', stance: 'organic' }))).toContain(
@@ -129,7 +159,7 @@ test('whatever is sent, the answer is never 500', async () => {
     fc.record({ rate: fc.record({ amount: fc.double(), unit: fc.constantFrom('ml', 'percent', 'm2', 'x') }), make: fc.jsonValue() }),
     fc.record({ points: fc.array(fc.record({ date: fc.constantFrom('2026-07-01', '2026-02-30', ''), severity: fc.double() })) }),
   );
-  const names = fc.constantFrom('differential', 'options', 'mix', 'progress');
+  const names = fc.constantFrom('differential', 'options', 'mix', 'plan', 'progress');
   await fc.assert(
     fc.asyncProperty(names, anything, async (name, body) => {
       expect(await client.status('post', `/api/v1/calc/${name}`, body)).toBeLessThan(500);

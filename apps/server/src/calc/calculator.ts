@@ -4,6 +4,7 @@ import { withOwnEntries } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import type { Calculated } from '@field-nurse/library/answers';
 import { Piscina } from 'piscina';
+import { meansFor } from './planMeans.js';
 import { ApiError } from '../http/apiError.js';
 import { retryAfter } from '../http/retryAfter.js';
 
@@ -77,6 +78,6 @@ const busy = () => new ApiError(503, 'busy', 'Too much is being worked out at on
 
 /** Calculations where they are asked, for tests and for filling the demo garden. */
 export const directCalculator = (library: Library): Calculator => ({
-  calculate: (name, request, own = []) => Promise.resolve(calculate(withOwnEntries(library, own), name, request)),
+  calculate: async (name, request, own = []) => calculate(withOwnEntries(library, own), name, request, await meansFor(name)),
   close: () => Promise.resolve(),
 });

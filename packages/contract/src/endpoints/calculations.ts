@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { differentialAnswer, differentialRequest } from '../calculations/differential.js';
 import { mixAnswer, mixRequest } from '../calculations/mix.js';
 import { optionsAnswer, optionsRequest } from '../calculations/options.js';
+import { planAnswer, planRequest } from '../calculations/plan.js';
 import { progressAnswer, progressRequest } from '../calculations/progress.js';
 import { sampleAnswer, sampleRequest } from '../calculations/sample.js';
 import { define } from './endpoint.js';
@@ -14,6 +15,7 @@ export const calculations = {
   differential: calculation('differential', 'Ranked causes from findings and lay words', differentialRequest, differentialAnswer),
   options: calculation('options', 'Treatments judged for a planting today', optionsRequest, optionsAnswer),
   mix: calculation('mix', 'How much product in how much water', mixRequest, mixAnswer),
+  plan: calculation('plan', 'Rounds of treatment placed where all together lose least', planRequest, planAnswer),
   progress: calculation('progress', 'Area under a severity curve and its rate', progressRequest, progressAnswer),
   sample: calculation('sample', 'Enough looked at: act, leave, or look at more', sampleRequest, sampleAnswer),
 } as const;

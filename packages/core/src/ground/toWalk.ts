@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { nextAssessmentOn } from '../recovery/index.js';
 import { dayAt } from '../timing/index.js';
 import { plantedOnIfKnown } from './plantingOn.js';
@@ -59,16 +60,16 @@ export interface RoundKnowledge<P extends RoundPlanting = RoundPlanting> {
 /** The plantings in growth, with what is known of each for the round. */
 export function toWalk<P extends RoundPlanting>(records: RoundRecords<P>, knowledge: RoundKnowledge<P>): ToWalk[] {
   const { plantings, caseLines } = records;
-  const casesOn = grouped(records.cases, ({ plantingId }) => plantingId);
-  const assessmentsOf = grouped(
+  const casesOn = group(records.cases, ({ plantingId }) => plantingId);
+  const assessmentsOf = group(
     inOrder(records.assessments, ({ assessedOn }) => assessedOn),
     ({ caseId }) => caseId,
   );
-  const decisionsOf = grouped(
+  const decisionsOf = group(
     inOrder(records.decisions, ({ decidedOn }) => decidedOn),
     ({ caseId }) => caseId,
   );
-  const sightsOn = grouped(caseLines, ({ host }) => host);
+  const sightsOn = group(caseLines, ({ host }) => host);
   const lastLooks = lastLooksOf(records);
   return plantings
     .filter(({ endedOn }) => !endedOn)
@@ -124,13 +125,3 @@ export function quarantineOf(
 }
 
 const inOrder = <T>(list: readonly T[], day: (one: T) => string): T[] => [...list].sort((a, b) => day(a).localeCompare(day(b)));
-
-function grouped<T>(list: readonly T[], key: (one: T) => string): ReadonlyMap<string, readonly T[]> {
-  const groups = new Map<string, T[]>();
-  for (const one of list) {
-    const group = groups.get(key(one));
-    if (group) group.push(one);
-    else groups.set(key(one), [one]);
-  }
-  return groups;
-}

@@ -4,7 +4,7 @@ test('a day says its year only where it is another one', () => {
   expect(dayWord('2026-07-18')).toBe('18 Jul');
   expect(dayWord('2025-12-31', '2026-01-02')).toBe('31 Dec 2025');
   expect(dayWord('2026-01-01', '2026-12-02')).toBe('1 Jan');
-  expect([monthDayWord('07-01'), longDay('2026-07-18')]).toEqual(['1 Jul', 'Saturday 18 July 2026']);
+  expect([monthDayWord('07-01'), longDay('2026-07-18')]).toEqual(['1 Jul', 'Saturday, 18 July 2026']);
 });
 
 test.each([

@@ -12,7 +12,7 @@ export function dayWord(day: string, today?: string): string {
 /** "07-01" as "1 Jul" */
 export const monthDayWord = (monthDay: string): string => dayWord(`2001-${monthDay}`);
 
-/** "Saturday 18 July 2026" */
+/** "Saturday, 18 July 2026" */
 export const longDay = (day: string): string => longFormat.format(new Date(`${day}T00:00:00Z`));
 
 /** "today", "tomorrow", "in 5 days", "3 days ago" */

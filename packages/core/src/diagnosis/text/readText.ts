@@ -64,10 +64,21 @@ export function readText(text: string, lexicon: Lexicon, plant?: PlantTold): Tex
   const used = new Set<number>();
   const matches = findMatches(tokens, scopes, lexicon, plant);
   const events = eventsIn(text, tokens, scopes, matches, lexicon);
-  const kept = matches.filter(({ at, meaning }) => {
-    const fresh = meaning.kind !== 'event' && isFresh(at, tokens, used, lexicon);
-    if (fresh) at.forEach((i) => used.add(i));
-    return fresh;
+  const said = new Set<string>();
+  const inSentence = ({ meaning, at }: Match) => `${meaning.id} ${tokens[at[0]!]!.sentence}`;
+  // A sign that was read in a sentence is not read in it once more from words that lie about.
+  const saysNoMore = (match: Match) => match.loose === true && said.has(inSentence(match));
+  const kept = matches.filter((match) => {
+    const { at, meaning } = match;
+    const fresh =
+      meaning.kind !== 'event' &&
+      isFresh(at, tokens, used, lexicon) &&
+      !saysNoMore(match) &&
+      !canSpare(match, matches, used, lexicon, tokens);
+    if (!fresh) return false;
+    at.forEach((i) => used.add(i));
+    if (meaning.kind === 'sign') said.add(inSentence(match));
+    return true;
   });
   const laterFrom = tokens.findIndex((_, i) =>
     lexicon.language.later.some((words) => words.every((word, w) => tokens[i + w]?.word === word)),
@@ -141,6 +152,27 @@ function isFresh(at: readonly number[], tokens: readonly Token[], used: Readonly
   const taken = at.filter((i) => used.has(i));
   const fresh = at.filter((i) => !used.has(i));
   return taken.every(isGeneric) && (taken.length === 0 || fresh.length > 1 || (fresh.length === 1 && !isGeneric(fresh[0]!)));
+}
+
+/**
+ * Loose words of which some are needed elsewhere, and which tell the same without them: "orange dust below and white flies" are two things,
+ * though dust is said of whiteflies too.
+ */
+function canSpare(
+  { at, meaning, loose }: Match,
+  matches: readonly Match[],
+  used: ReadonlySet<number>,
+  lexicon: Lexicon,
+  tokens: readonly Token[],
+): boolean {
+  if (!loose || meaning.kind !== 'sign') return false;
+  const same = matches.filter((one) => one.meaning.kind === 'sign' && one.meaning.id === meaning.id && one.sure >= toldFrom.loose);
+  return matches.some((other) => {
+    if (other.loose || other.meaning.kind !== 'sign' || other.meaning.id === meaning.id || other.sure < toldFrom.loose) return false;
+    if (other.at.some((i) => used.has(i)) || other.at.every((i) => at.includes(i))) return false;
+    if (isFresh(other.at, tokens, new Set([...used, ...at]), lexicon)) return false;
+    return same.some((one) => one.at.every((i) => at.includes(i) && !other.at.includes(i)));
+  });
 }
 
 /** Each event that is told and not denied, once. */

@@ -1,0 +1,94 @@
+// How long it takes to place 40 rounds of 12 plans in four weeks for two people, to plan again after the weather changed, and to say what a move costs.
+import { addDays } from '@field-nurse/core/timing';
+import { highsSolver, planRounds } from '@field-nurse/core/planning';
+import type { PlanQuestion, PlanRound } from '@field-nurse/core/planning';
+import { seededRandom } from '@field-nurse/core/statistics';
+import loadHighs from 'highs';
+
+const start = '2026-07-01';
+const groups = ['soap', 'oil', 'bt', 'sulphur', 'pyrethrins', 'hands'];
+
+/** A market garden's four weeks: chains of three or four rounds, rain on some days, a short working day. */
+export function marketGarden(seed: number, minutesPerDay: number): PlanQuestion {
+  const random = seededRandom(seed);
+  const between = (low: number, high: number) => low + Math.floor(random() * (high - low + 1));
+  const pick = <T>(list: readonly T[]): T => list[between(0, list.length - 1)]!;
+  const rounds: PlanRound[] = [];
+  for (let plan = 0; plan < 12; plan++) {
+    const count = plan < 4 ? 4 : 3;
+    const product = (id: string) => ({
+      id,
+      ...(id !== 'hands' && {
+        group: id,
+        rainFastHours: between(2, 8),
+        maxWindKmh: 18,
+        maxC: 30,
+        bees: id === 'pyrethrins' ? ('serious' as const) : ('slight' as const),
+      }),
+      efficacy: between(4, 9) / 10,
+      cost: between(0, 8),
+      minutes: between(20, 70),
+      amount: between(1, 4),
+      preHarvestDays: between(0, 7),
+      reEntryHours: id === 'hands' ? 0 : pick([4, 12, 24]),
+    });
+    const products = [...new Set([pick(groups), pick(groups), pick(groups), 'hands'])].map(product);
+    const first = between(0, 10);
+    for (let i = 0; i < count; i++)
+      rounds.push({
+        id: `p${plan}r${i}`,
+        case: `p${plan}`,
+        place: `place${plan % 7}`,
+        earliest: addDays(start, first + 6 * i),
+        latest: addDays(start, Math.min(27, first + 6 * i + 9)),
+        ...(i > 0 && { after: { round: `p${plan}r${i - 1}`, minDays: 5, maxDays: 12 } }),
+        dailyLoss: between(1, 12),
+        value: between(30, 300),
+        ...(plan % 3 === 0 && { flowers: { from: addDays(start, 5), until: addDays(start, 20) } }),
+        ...(plan % 4 === 0 && { harvests: [7, 14, 21].map((days) => addDays(start, days)) }),
+        products,
+      });
+  }
+  const weather = Array.from({ length: 20 }, (_, slot) => ({
+    date: addDays(start, Math.floor(slot / 2)),
+    slot: slot % 2 ? ('evening' as const) : ('morning' as const),
+    temperatureC: between(12, 31),
+    windKmh: between(2, 24),
+    rainMm: random() < 0.3 ? between(1, 9) : 0,
+  }));
+  return {
+    start,
+    days: 28,
+    rounds,
+    weather,
+    rules: { minutePrice: 0.25, minutesPerDay, stock: { soap: 20, oil: 12 }, seasonMax: { sulphur: 5, pyrethrins: 3 } },
+  };
+}
+
+const t0 = performance.now();
+const solver = highsSolver(await loadHighs());
+console.log(`solver loaded in ${Math.round(performance.now() - t0)} ms`);
+for (const [seed, minutes] of [
+  [1, 480],
+  [2, 240],
+  [3, 150],
+  [4, 120],
+  [5, 90],
+] as const) {
+  const question = marketGarden(seed, minutes);
+  const began = performance.now();
+  const answer = planRounds(question, solver, { seconds: 10, isOver: () => false, movesFor: [] });
+  const planned = performance.now();
+  const again = planRounds(
+    { ...question, weather: question.weather.map((one, i) => (i % 5 === 0 ? { ...one, rainMm: 3 } : one)) },
+    solver,
+    { seconds: 10, isOver: () => false, movesFor: [] },
+  );
+  const replanned = performance.now();
+  const one = answer.schedule[5]!.round;
+  const moves = planRounds(question, solver, { seconds: 10, isOver: () => performance.now() - replanned > 6000, movesFor: [one] }).moves;
+  const moved = performance.now();
+  console.log(
+    `${minutes} min a day: ${answer.schedule.length} of ${question.rounds.length} placed, ${answer.optimal ? 'optimal' : `gap ${(100 * (answer.objective - answer.bound)) / answer.objective} %`} in ${Math.round(planned - began)} ms; again ${Math.round(replanned - planned)} ms (${again.optimal}); moves of one round ${Math.round(moved - replanned - (planned - began))} ms (${moves.filter((m) => m.extraLoss !== undefined).length} reckoned of ${moves.length})`,
+  );
+}

@@ -1,0 +1,6 @@
+export { highsSolver } from './highsSolver.js';
+export type { MilpSolver } from './milp.js';
+export type { PlanConflict } from './planConflicts.js';
+export type * from './planQuestion.js';
+export { planRounds } from './planRounds.js';
+export type { PlacedRound, PlanAnswer, PlanEffort, PlanMove } from './planRounds.js';

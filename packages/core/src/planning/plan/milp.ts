@@ -1,0 +1,38 @@
+/** A line of a 0-1 programme: a weighted sum of its columns stays within bounds. */
+export interface MilpRow<Tag> {
+  readonly indices: readonly number[];
+  readonly values: readonly number[];
+  readonly lower: number;
+  readonly upper: number;
+  /** what it stands for */
+  readonly tag: Tag;
+}
+
+/** A least-cost choice among yes-or-no columns. */
+export interface Milp<Tag> {
+  readonly costs: readonly number[];
+  /** columns from this one on follow from the others: they are no choices, cost nothing and lie between 0 and 1 */
+  readonly choices: number;
+  readonly rows: readonly MilpRow<Tag>[];
+}
+
+/** `optimal`: nothing is better; `feasible`: time was up, nothing is better than the bound; `open`: time was up before anything was found. */
+export type MilpOutcome =
+  | { readonly status: 'optimal' | 'feasible'; readonly objective: number; readonly bound: number; readonly chosen: readonly number[] }
+  | { readonly status: 'infeasible' | 'open' };
+
+/** A programme that is kept in the solver and asked again with changes. */
+export interface MilpSession<Tag> {
+  /**
+   * @param seconds - when to stop and say what was found
+   * @param barred - columns that may not be chosen this time
+   */
+  solve(seconds: number, barred?: readonly number[]): MilpOutcome;
+  addRow(row: MilpRow<Tag>): void;
+  close(): void;
+}
+
+/** Something that solves 0-1 programmes exactly. */
+export interface MilpSolver {
+  open<Tag>(milp: Milp<Tag>): MilpSession<Tag>;
+}

@@ -1,0 +1,93 @@
+/** A way to do a round: a product, or work that needs none. */
+export interface PlanProduct {
+  readonly id: string;
+  /** mode of action; without one it never counts as a repetition */
+  readonly group?: string | undefined;
+  /** share of the trouble that it takes away, 0 to 1 */
+  readonly efficacy: number;
+  /** money, in the unit of all losses */
+  readonly cost: number;
+  readonly minutes: number;
+  /** what it takes of the stock of that product */
+  readonly amount?: number | undefined;
+  readonly preHarvestDays?: number | undefined;
+  readonly reEntryHours?: number | undefined;
+  /** hours without rain that it needs to hold; without it rain limits nothing */
+  readonly rainFastHours?: number | undefined;
+  readonly minC?: number | undefined;
+  readonly maxC?: number | undefined;
+  readonly maxWindKmh?: number | undefined;
+  readonly bees?: 'none' | 'slight' | 'serious' | undefined;
+}
+
+/** One thing to be done once, or not at all. Days are calendar days. */
+export interface PlanRound {
+  readonly id: string;
+  readonly case: string;
+  readonly place?: string | undefined;
+  readonly earliest?: string | undefined;
+  readonly latest?: string | undefined;
+  readonly after?: { readonly round: string; readonly minDays: number; readonly maxDays?: number | undefined } | undefined;
+  /** what a day's delay costs */
+  readonly dailyLoss: number;
+  /** what would be lost if nothing worked */
+  readonly value: number;
+  readonly dropLoss?: number | undefined;
+  /** first and last day */
+  readonly flowers?: { readonly from: string; readonly until: string } | undefined;
+  readonly harvests?: readonly string[] | undefined;
+  readonly products: readonly PlanProduct[];
+}
+
+export type HalfDay = 'morning' | 'evening';
+
+/** Weather of a half-day; one that is not listed limits nothing. */
+export interface SlotWeather {
+  readonly date: string;
+  readonly slot: HalfDay;
+  readonly temperatureC: number;
+  readonly windKmh: number;
+  readonly rainMm: number;
+}
+
+/** What was done for a case before. */
+export interface PlanDone {
+  readonly case: string;
+  readonly product: string;
+  readonly group?: string | undefined;
+  readonly date: string;
+}
+
+export interface PlanRules {
+  readonly minutePrice?: number | undefined;
+  readonly minutesPerDay?: number | undefined;
+  readonly rotate?: boolean | undefined;
+  readonly seasonMax?: Readonly<Record<string, number>> | undefined;
+  readonly stock?: Readonly<Record<string, number>> | undefined;
+  readonly done?: readonly PlanDone[] | undefined;
+}
+
+export interface PlanQuestion {
+  readonly start: string;
+  readonly days: number;
+  readonly rounds: readonly PlanRound[];
+  readonly rules: PlanRules;
+  readonly weather: readonly SlotWeather[];
+}
+
+/** A line that keeps a round from a half-day: of its own, of the weather, or of what else is done. */
+export type PlanLine =
+  | 'earliest'
+  | 'latest'
+  | 'temperature'
+  | 'wind'
+  | 'rain'
+  | 'bees'
+  | 'harvest'
+  | 'after'
+  | 'same-slot'
+  | 'rotation'
+  | 'season-max'
+  | 'stock'
+  | 'minutes'
+  | 're-entry';
