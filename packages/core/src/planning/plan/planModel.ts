@@ -3,10 +3,9 @@ import type { Milp, MilpRow } from './milp.js';
 import { closedSlots, dropLossOf, slotOf } from './placings.js';
 import type { Placing } from './placings.js';
 import type { PlanLine, PlanQuestion } from './planQuestion.js';
+import { row } from './planRow.js';
+import type { PlacingColumn, RowTag, Terms } from './planRow.js';
 import { rotationRows } from './rotation.js';
-
-/** The line that a row of the programme stands for; none where it only says that a round is done once or not. */
-export type RowTag = PlanLine | 'once';
 
 /** A plan as a 0-1 programme: a column for each placing, then one for leaving out each round. */
 export interface PlanModel {
@@ -14,21 +13,6 @@ export interface PlanModel {
   readonly milp: Milp<RowTag>;
   /** column in which a round is left out */
   readonly dropColumn: (round: number) => number;
-}
-
-/** Columns that count, each with how much. */
-export type Terms = readonly (readonly [column: number, weight: number])[];
-
-/** A line of the programme from columns that may be named more than once. */
-export function row(
-  tag: RowTag,
-  terms: Terms,
-  { lower = -Infinity, upper = Infinity }: { lower?: number; upper?: number },
-): MilpRow<RowTag> {
-  const sums = new Map<number, number>();
-  for (const [column, weight] of terms) sums.set(column, (sums.get(column) ?? 0) + weight);
-  const kept = [...sums].filter(([, weight]) => weight !== 0);
-  return { tag, indices: kept.map(([column]) => column), values: kept.map(([, weight]) => weight), lower, upper };
 }
 
 /**
@@ -69,11 +53,6 @@ export function planModel(question: PlanQuestion, placings: readonly Placing[], 
 
 /** Which mode of action follows which is only known where no two rounds of a case share a half-day. */
 const isMeant = (line: PlanLine, counts: (line: PlanLine) => boolean) => counts(line) || (line === 'same-slot' && counts('rotation'));
-
-export interface PlacingColumn extends Placing {
-  readonly column: number;
-  readonly slot: number;
-}
 
 const weigh = (columns: readonly PlacingColumn[], weight = 1): Terms => columns.map(({ column }) => [column, weight] as const);
 const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);

@@ -2,8 +2,8 @@ import { daysBetween } from '../../timing/index.js';
 import type { MilpRow } from './milp.js';
 import { slotOf } from './placings.js';
 import type { Placing } from './placings.js';
-import { row } from './planModel.js';
-import type { PlacingColumn, RowTag } from './planModel.js';
+import { row } from './planRow.js';
+import type { PlacingColumn, RowTag } from './planRow.js';
 import type { PlanQuestion } from './planQuestion.js';
 
 /** What was done of a case, and when; before the morning of its day. */

@@ -2,7 +2,8 @@ import type { MilpOutcome, MilpSession, MilpSolver } from './milp.js';
 import { Placings, slotOf } from './placings.js';
 import type { Placing } from './placings.js';
 import { planModel } from './planModel.js';
-import type { PlacingColumn, PlanModel, RowTag } from './planModel.js';
+import type { PlanModel } from './planModel.js';
+import type { PlacingColumn, RowTag } from './planRow.js';
 import type { PlanLine, PlanQuestion } from './planQuestion.js';
 import { rotationFaults } from './rotation.js';
 
