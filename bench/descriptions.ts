@@ -135,5 +135,5 @@ if (at >= 0) showMissed(process.argv[at + 1] ?? 'tuning');
 else
   for (const name of process.argv[2]
     ? process.argv.slice(2)
-    : ['tuning', 'setAside', 'growers', 'first', 'second', 'sealed', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'])
+    : ['tuning', 'setAside', 'growers', 'first', 'second', 'sealed', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth'])
     report(name);
