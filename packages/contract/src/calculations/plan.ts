@@ -99,7 +99,7 @@ const line = z.enum([
   'minutes',
   're-entry',
 ]);
-const why = z.array(z.object({ code: z.enum([...line.options, 'costs-more']), text: z.string() }));
+const why = z.array(z.object({ code: z.enum([...line.options, 'costs-more', 'no-time']), text: z.string() }));
 
 export const planAnswer = z.object({
   schedule: z.array(z.object({ round: z.string(), date: day, slot: half, product: z.string(), loss: z.number(), why })),

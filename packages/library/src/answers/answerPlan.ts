@@ -1,6 +1,6 @@
 import type { CalculationAnswer, CalculationRequest } from '@field-nurse/contract';
 import { planRounds } from '@field-nurse/core/planning';
-import type { MilpSolver, PlanLine } from '@field-nurse/core/planning';
+import type { MilpSolver, PlanWhy } from '@field-nurse/core/planning';
 
 /** What a plan is solved with, and when there is no more time. */
 export interface PlanMeans {
@@ -10,10 +10,10 @@ export interface PlanMeans {
 }
 
 // Half of what a calculation may take is for the plan, and most of the rest for what moves cost.
-const planSeconds = 2.5;
-const allMs = 4000;
+const planSeconds = 1.8;
+const allMs = 3300;
 
-const lineText: Readonly<Record<PlanLine | 'costs-more', string>> = {
+const lineText: Readonly<Record<PlanWhy[number], string>> = {
   earliest: 'It may not be done yet.',
   latest: 'Then it is too late.',
   temperature: 'It is too cold or too hot.',
@@ -29,13 +29,14 @@ const lineText: Readonly<Record<PlanLine | 'costs-more', string>> = {
   minutes: 'The day is not long enough.',
   're-entry': 'Nobody may go there yet after what was applied.',
   'costs-more': 'The plan as a whole would lose more.',
+  'no-time': 'There was no time to find out.',
 };
 
 /** Place the rounds of a plan where all together lose least. */
 export function answerPlan({ movesFor, ...question }: CalculationRequest<'plan'>, { solver, clock }: PlanMeans): CalculationAnswer<'plan'> {
   const began = clock();
   const plan = planRounds(question, solver, { seconds: planSeconds, isOver: () => clock() - began > allMs, movesFor });
-  const told = (codes: readonly (PlanLine | 'costs-more')[]) => codes.map((code) => ({ code, text: lineText[code] }));
+  const told = (codes: PlanWhy) => codes.map((code) => ({ code, text: lineText[code] }));
   return {
     ...plan,
     schedule: plan.schedule.map((one) => ({ ...one, why: told(one.why) })),

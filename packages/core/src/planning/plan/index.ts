@@ -3,4 +3,4 @@ export type { MilpSolver } from './milp.js';
 export type { PlanConflict } from './planConflicts.js';
 export type * from './planQuestion.js';
 export { planRounds } from './planRounds.js';
-export type { PlacedRound, PlanAnswer, PlanEffort, PlanMove } from './planRounds.js';
+export type { PlacedRound, PlanAnswer, PlanEffort, PlanMove, PlanWhy } from './planRounds.js';

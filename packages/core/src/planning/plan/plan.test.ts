@@ -41,6 +41,14 @@ test('one round is done at once, and its loss is worked out by hand', () => {
   expect(answer.bound).toBeCloseTo(26);
 });
 
+test('where there is nothing to do nothing is done; where there is no time, nothing better than doing nothing is claimed', () => {
+  expect(plan([])).toEqual({ schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] });
+  const noTime = { open: () => ({ solve: () => ({ status: 'open' as const }), addRow: () => undefined, close: () => undefined }) };
+  const answer = planRounds({ start, days: 6, rounds: [round('r0')], rules: {}, weather: [] }, noTime, effort);
+  expect(answer).toMatchObject({ schedule: [], notPlaced: [{ round: 'r0', why: ['no-time'] }], objective: 112, optimal: false });
+  expect(answer.bound).toBeCloseTo(21);
+});
+
 test('rain moves it, and what the days cost is told', () => {
   const weather = [
     { date: day(0), slot: 'morning' as const, ...wet },

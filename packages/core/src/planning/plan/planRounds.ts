@@ -1,10 +1,10 @@
-import { addDays, daysBetween } from '../../timing/index.js';
+import { addDays } from '../../timing/index.js';
 import type { MilpSolver } from './milp.js';
 import { conflictsOf } from './planConflicts.js';
 import type { PlanConflict } from './planConflicts.js';
 import { dropLossOf, slotOf } from './placings.js';
 import type { Placing } from './placings.js';
-import type { HalfDay, PlanLine, PlanQuestion } from './planQuestion.js';
+import type { HalfDay, PlanLine, PlanQuestion, PlanRound } from './planQuestion.js';
 import { OpenPlan } from './solvePlan.js';
 
 /** Another half-day for a round: what the whole plan would lose more, with the others moved as is best, or the lines that it breaks. */
@@ -19,6 +19,9 @@ export interface PlanMove {
   readonly unknown?: true;
 }
 
+/** Lines that keep a round from where it would be better, or that it would cost the others more, or that there was no time to find out. */
+export type PlanWhy = readonly (PlanLine | 'costs-more' | 'no-time')[];
+
 export interface PlacedRound {
   readonly round: string;
   readonly date: string;
@@ -26,12 +29,12 @@ export interface PlacedRound {
   readonly product: string;
   readonly loss: number;
   /** what keeps it from an earlier half-day; nothing: there is none before it */
-  readonly why: readonly (PlanLine | 'costs-more')[];
+  readonly why: PlanWhy;
 }
 
 export interface PlanAnswer {
   readonly schedule: readonly PlacedRound[];
-  readonly notPlaced: readonly { readonly round: string; readonly why: readonly (PlanLine | 'costs-more')[] }[];
+  readonly notPlaced: readonly { readonly round: string; readonly why: PlanWhy }[];
   readonly objective: number;
   /** nothing loses less */
   readonly bound: number;
@@ -64,12 +67,14 @@ const sameLoss = 1e-6;
  */
 export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds, isOver, movesFor }: PlanEffort): PlanAnswer {
   requireOrder(question);
+  if (question.rounds.length === 0) return { schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] };
   const plan = new OpenPlan(question, solver);
   try {
     const outcome = plan.best(seconds);
     const { rounds } = question;
     // To do nothing is always allowed: it is what was found where time was up before anything else.
-    const found = 'chosen' in outcome ? outcome : { objective: leftOut(question), bound: -Infinity, status: 'feasible', chosen: [] };
+    const found = 'chosen' in outcome ? outcome : { objective: leftOut(question), bound: leastOfEach(question, plan), chosen: [] };
+    const isOptimal = found.objective - found.bound <= sameLoss;
     const placed = plan.placed(found.chosen);
     const moves = placed.flatMap((placing) =>
       movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, isOver),
@@ -82,15 +87,15 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
         ...whenOf(question, placing),
         product: placing.product.id,
         loss: placing.loss,
-        why: whyNotBefore(question, placing, moves),
+        why: whyNotBefore(question, plan, placing, moves),
       })),
       notPlaced: dropped.map((r) => {
         const own = conflicts.filter(({ round }) => round === rounds[r]!.id);
-        return { round: rounds[r]!.id, why: own.length > 0 ? linesOf(own) : (['costs-more'] as const) };
+        return { round: rounds[r]!.id, why: own.length > 0 ? linesOf(own) : [isOptimal ? 'costs-more' : 'no-time'] };
       }),
       objective: found.objective,
       bound: found.bound,
-      optimal: found.objective - found.bound <= sameLoss,
+      optimal: isOptimal,
       moves,
       conflicts,
     };
@@ -100,6 +105,13 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
 }
 
 const linesOf = (conflicts: readonly PlanConflict[]) => [...new Set(conflicts.flatMap(({ lines }) => lines))];
+
+/** No plan loses less than each round at its best, as if it were alone. */
+const leastOfEach = ({ rounds, days }: PlanQuestion, { model }: OpenPlan) =>
+  rounds.reduce((sum, round, r) => {
+    const losses = model.placings.filter((one) => one.round === r).map(({ loss }) => loss);
+    return sum + Math.min(dropLossOf(round, days), ...losses);
+  }, 0);
 
 const leftOut = ({ rounds, days }: PlanQuestion) => rounds.reduce((sum, round) => sum + dropLossOf(round, days), 0);
 
@@ -129,34 +141,41 @@ function movesOf(
   solver: MilpSolver,
   isOver: () => boolean,
 ): PlanMove[] {
-  const { days, rounds } = question;
-  const round = rounds[placing.round]!;
-  return Array.from({ length: 2 * days }, (_, slot) => ({ day: Math.floor(slot / 2), evening: slot % 2 === 1 })).flatMap(
-    (at): PlanMove[] => {
-      if (slotOf(at) === slotOf(placing)) return [];
-      const move = { round: round.id, ...whenOf(question, at) };
-      const broken = round.products.map((product) => plan.placings.broken(round, product, at.day, at.evening));
-      const least = [...broken].sort((a, b) => a.length - b.length)[0]!;
-      if (least.length > 0) return [{ ...move, lines: least }];
-      if (isOver()) return [{ ...move, unknown: true }];
-      const there = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
-      const outcome = plan.best(movesSeconds, there, placing.round);
-      if (outcome.status === 'infeasible') return [{ ...move, lines: linesOf(conflictsOf(question, placing.round, solver, at)) }];
-      if (!('chosen' in outcome) || outcome.status !== 'optimal') return [{ ...move, unknown: true }];
-      const product = plan.placed(outcome.chosen).find((one) => one.round === placing.round)!.product.id;
-      return [{ ...move, extraLoss: Math.max(0, outcome.objective - objective), product }];
-    },
-  );
+  const round = question.rounds[placing.round]!;
+  return halfDaysOf(question).flatMap((at): PlanMove[] => {
+    if (slotOf(at) === slotOf(placing)) return [];
+    const move = { round: round.id, ...whenOf(question, at) };
+    const broken = ownLines(plan, round, at);
+    if (broken.length > 0) return [{ ...move, lines: broken }];
+    if (isOver()) return [{ ...move, unknown: true }];
+    const there = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
+    const outcome = plan.best(movesSeconds, there, placing.round);
+    if (outcome.status === 'infeasible') return [{ ...move, lines: linesOf(conflictsOf(question, placing.round, solver, at)) }];
+    if (outcome.status !== 'optimal') return [{ ...move, unknown: true }];
+    const product = plan.placed(outcome.chosen).find((one) => one.round === placing.round)!.product.id;
+    return [{ ...move, extraLoss: Math.max(0, outcome.objective - objective), product }];
+  });
 }
 
-/** What keeps a round from each half-day before the one that it has. */
-function whyNotBefore(question: PlanQuestion, placing: Placing, moves: readonly PlanMove[]): PlacedRound['why'] {
-  const { id, earliest } = question.rounds[placing.round]!;
-  const slot = ({ date, slot: half }: PlanMove) => slotOf({ day: daysBetween(question.start, date), evening: half === 'evening' });
-  const before = moves.filter(
-    (move) => move.round === id && slot(move) < slotOf(placing) && (earliest === undefined || move.date >= earliest),
-  );
-  return [
-    ...new Set(before.flatMap(({ lines, extraLoss = 0 }): PlacedRound['why'] => lines ?? (extraLoss > sameLoss ? ['costs-more'] : []))),
-  ];
+type HalfDayOf = Pick<Placing, 'day' | 'evening'>;
+
+const halfDaysOf = ({ days }: PlanQuestion): HalfDayOf[] =>
+  Array.from({ length: 2 * days }, (_, slot) => ({ day: Math.floor(slot / 2), evening: slot % 2 === 1 }));
+
+/** Lines that a round breaks in a half-day by itself, with the product that breaks the fewest. */
+const ownLines = ({ placings }: OpenPlan, round: PlanRound, { day, evening }: HalfDayOf): readonly PlanLine[] =>
+  round.products.map((product) => placings.broken(round, product, day, evening)).sort((a, b) => a.length - b.length)[0]!;
+
+/** What keeps a round from each half-day before the one that it has: its own lines, and what was reckoned of the others. */
+function whyNotBefore(question: PlanQuestion, plan: OpenPlan, placing: Placing, moves: readonly PlanMove[]): PlanWhy {
+  const round = question.rounds[placing.round]!;
+  const before = halfDaysOf(question).filter((at) => slotOf(at) < slotOf(placing));
+  const why = before.flatMap((at): PlanWhy => {
+    const own = ownLines(plan, round, at);
+    const { date, slot } = whenOf(question, at);
+    const move = moves.find((one) => one.round === round.id && one.date === date && one.slot === slot);
+    return own.length > 0 ? own : (move?.lines ?? ((move?.extraLoss ?? 0) > sameLoss ? ['costs-more'] : []));
+  });
+  // That it may not be before its first day needs no saying.
+  return [...new Set(why)].filter((line) => line !== 'earliest');
 }
