@@ -39,6 +39,7 @@ test.each([
   ['not looked at the roots yet', []],
   ['no idea why, as if that was not enough', []],
   ['white mold under the leaves', ['seen grey-down-under']],
+  ['holes no bigger than a pin', ['seen small-round-holes']],
   ['I planted it in May and I love it', []],
 ])('“%s”', (text, expected) => {
   expect(read(text)).toEqual(expected);
