@@ -55,9 +55,9 @@ export class CorrectPlanting {
     if (picked !== undefined) await this.#goesOn(id, 'picked', 'harvest', picked);
   }
 
-  /** All of it is so. */
-  confirm(id: string): Promise<void> {
-    return this.#change(id, ['setting', 'eaten', 'inFlower', 'picked', 'plants'], (value) => value);
+  /** It is so: all of it, or what was asked. */
+  confirm(id: string, facts: readonly Fact[] = ['setting', 'eaten', 'inFlower', 'picked', 'plants']): Promise<void> {
+    return this.#change(id, facts, (value) => value);
   }
 
   async #change(id: string, known: readonly Fact[], change: (value: Value) => Value): Promise<void> {

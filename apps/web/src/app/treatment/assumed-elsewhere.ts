@@ -46,7 +46,7 @@ function othersOf({ assumed, setting, eaten: edible, inFlower }: Planting): Othe
           }
         </p>
         <div class="fn-actions">
-          <button matButton="outlined" type="button" (click)="put.confirm(planting().id)">That is so</button>
+          <button matButton="outlined" type="button" (click)="put.confirm(planting().id, [...decides()])">That is so</button>
           @for (one of differs(); track one.words) {
             <button matButton="outlined" type="button" (click)="put.correct(planting().id, one.facts)">No, {{ one.words }}</button>
           }
@@ -78,9 +78,12 @@ export class AssumedElsewhere {
     const known = this.#otherwise.hasValue() ? this.#otherwise.value() : [];
     return known.flatMap(({ first, ...one }) => (first && first !== here ? [{ ...one, first }] : []));
   });
+  protected readonly decides = computed(
+    () => new Set(this.differs().flatMap(({ facts }) => Object.keys(facts) as (keyof PlantingFacts)[])),
+  );
   /** what is taken for granted, as far as it decides */
   protected readonly so = computed(() => {
-    const decides = new Set(this.differs().flatMap(({ facts }) => Object.keys(facts)));
+    const decides = this.decides();
     const { setting, eaten: edible, inFlower } = this.planting();
     const told = [
       decides.has('setting') ? stands(setting) : '',

@@ -37,7 +37,10 @@ test('where it would change what comes first, it is asked where it stands, and a
   expect(text()).toContain('If it stands indoors, this comes first: dab with rubbing alcohol.');
   await press('No, it stands indoors');
   await press('That is so');
-  expect(stood).toEqual([[planting.id, { setting: 'indoor' }], [planting.id]]);
+  expect(stood).toEqual([
+    [planting.id, { setting: 'indoor' }],
+    [planting.id, ['setting']],
+  ]);
 });
 
 test('what somebody said is not asked again, nor what changes nothing', async () => {
