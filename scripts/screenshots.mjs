@@ -37,11 +37,12 @@ const pictures = [
       'What grows where':
         '3 tomatoes Ferry Red in the tunnel, 40 leeks, 9 pots on the sill\nLong bed: carrots, 2 rows of beetroot\n7 flurbs by the gate',
     },
+    shows: /One name was not understood/,
   },
   { name: 'case', cause: 'Soft scale' },
   { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
-  { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' } },
+  { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' }, shows: 'At the bench' },
   { name: 'log', path: 'log' },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'prevention-phone', path: 'prevention', size: phone },
@@ -66,7 +67,7 @@ try {
   browser = await chromium.launch(browserOptions);
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
-  const page = await browser.newPage({ viewport: wide, locale: 'en-GB' });
+  const page = await browser.newPage({ viewport: wide, locale: 'en-GB', reducedMotion: 'reduce' });
   const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
   await page.goto(server.url);
   await page.getByLabel('Which plant?').fill('moth orchid');
@@ -112,7 +113,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', at, fill = {}, size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', shows, fill = {}, size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -125,7 +126,7 @@ async function show(page, garden, { path, cause, tab = '', at, fill = {}, size =
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
   for (const [field, value] of Object.entries(fill)) await page.getByLabel(field).fill(value);
-  if (at) await page.getByRole('heading', { name: at, exact: true }).evaluate((heading) => heading.scrollIntoView());
   // The worker answers after the page is there.
+  if (shows) await page.getByText(shows).first().waitFor();
   if (cause) await page.waitForFunction(() => !/Weighing the causes|Judging the options/.test(document.body.textContent ?? ''));
 }
