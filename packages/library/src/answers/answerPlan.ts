@@ -10,8 +10,8 @@ export interface PlanMeans {
 }
 
 // Half of what a calculation may take is for the plan, and most of the rest for what moves cost.
-const planSeconds = 1.8;
-const allMs = 3300;
+const planSeconds = 2.2;
+const allMs = 3800;
 
 const lineText: Readonly<Record<PlanWhy[number], string>> = {
   earliest: 'It may not be done yet.',

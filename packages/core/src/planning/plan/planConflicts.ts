@@ -16,43 +16,73 @@ const soughtTogether = 3;
 const mostSets = 4;
 const secondsEach = 1;
 
-/**
- * The smallest sets of lines that keep a round from being done at all, or from a half-day. Any other round may be left out for it, save those that it follows.
- *
- * @param round - its place among the rounds
- * @param at - a half-day in which it is wanted
- * @returns none where it could be done
- */
-export function conflictsOf(
-  { rounds, ...rest }: PlanQuestion,
-  round: number,
-  solver: MilpSolver,
-  at?: Pick<Placing, 'day' | 'evening'>,
-): PlanConflict[] {
-  const chain = chainTo(rounds, rounds[round]!);
-  const isImpossible = (lines: readonly PlanLine[], last = chain.length): boolean => {
-    const [first, ...others] = chain.slice(-last);
-    const own = { ...rest, rounds: [last === chain.length ? first! : { ...first!, after: undefined }, ...others] };
-    const plan = new OpenPlan(own, solver, (line) => lines.includes(line));
+/** Whether some lines alone keep a round from being done; by the rounds that it follows, as any other may be left out for it. */
+class Impossibility {
+  readonly chain: readonly PlanRound[];
+  /** lines that could keep any of these rounds from anything */
+  readonly lines: readonly PlanLine[];
+  readonly #question: PlanQuestion;
+  readonly #solver: MilpSolver;
+  readonly #at: Pick<Placing, 'day' | 'evening'> | undefined;
+
+  constructor(question: PlanQuestion, round: number, solver: MilpSolver, at?: Pick<Placing, 'day' | 'evening'>) {
+    this.chain = chainTo(question.rounds, question.rounds[round]!);
+    this.lines = linesThatMatter({ ...question, rounds: this.chain });
+    this.#question = question;
+    this.#solver = solver;
+    this.#at = at;
+  }
+
+  /** @param of - the last so many of the chain; all of them where what follows what counts, else the round alone */
+  by(lines: readonly PlanLine[], of = lines.includes('after') ? this.chain.length : 1): boolean {
+    const [first, ...others] = this.chain.slice(-of);
+    const rounds = [of === this.chain.length ? first! : { ...first!, after: undefined }, ...others];
+    const plan = new OpenPlan({ ...this.#question, rounds }, this.#solver, (line) => lines.includes(line));
     try {
-      const wanted = (one: Placing) => !at || one.round !== last - 1 || slotOf(one) === slotOf(at);
-      return plan.best(secondsEach, wanted, last - 1).status === 'infeasible';
+      const at = this.#at;
+      const wanted = (one: Placing) => !at || one.round !== of - 1 || slotOf(one) === slotOf(at);
+      return plan.best(secondsEach, wanted, of - 1).status === 'infeasible';
     } finally {
       plan.close();
     }
-  };
-  const possible = linesThatMatter({ ...rest, rounds: chain });
-  if (!isImpossible(possible)) return [];
-  const needed = possible.reduce<readonly PlanLine[]>((kept, line) => {
-    const without = kept.filter((one) => one !== line);
-    return isImpossible(without) ? without : kept;
-  }, possible);
-  const smallest = setsOf(possible, Math.min(needed.length, soughtTogether))
-    .map((sets) => sets.filter((lines) => isImpossible(lines)).slice(0, mostSets))
-    .find((found) => found.length > 0) ?? [needed];
-  return smallest.map((lines) => {
-    const last = chain.findIndex((_, k) => isImpossible(lines, k + 1)) + 1;
-    return { round: rounds[round]!.id, rounds: chain.slice(-last).map(({ id }) => id), lines };
+  }
+
+  /** A set of lines of which none may be left out; nothing where it can be done. */
+  least(): readonly PlanLine[] | undefined {
+    if (!this.by(this.lines)) return undefined;
+    return this.lines.reduce<readonly PlanLine[]>((kept, line) => {
+      const without = kept.filter((one) => one !== line);
+      return this.by(without) ? without : kept;
+    }, this.lines);
+  }
+}
+
+/** Lines that together keep a round from a half-day which its own lines leave open to it; none where it could be done then. */
+export const linesAgainst = (
+  question: PlanQuestion,
+  round: number,
+  at: Pick<Placing, 'day' | 'evening'>,
+  solver: MilpSolver,
+): readonly PlanLine[] => new Impossibility(question, round, solver, at).least() ?? [];
+
+/**
+ * The smallest sets of lines that keep a round from being done at all.
+ *
+ * @param round - its place among the rounds
+ * @param isOver - true once there is no more time: then one set is told, of which no line may be left out
+ * @returns none where it could be done
+ */
+export function conflictsOf(question: PlanQuestion, round: number, solver: MilpSolver, isOver: () => boolean): PlanConflict[] {
+  const impossible = new Impossibility(question, round, solver);
+  const least = impossible.least();
+  if (!least) return [];
+  const keep = (lines: readonly PlanLine[]) => !isOver() && impossible.by(lines);
+  const smallest = setsOf(impossible.lines, Math.min(least.length, soughtTogether))
+    .map((sets) => sets.filter(keep).slice(0, mostSets))
+    .find((found) => found.length > 0);
+  return (smallest ?? [least]).map((lines) => {
+    const last = impossible.chain.findIndex((_, k) => impossible.by(lines, k + 1)) + 1;
+    return { round: question.rounds[round]!.id, rounds: impossible.chain.slice(-last).map(({ id }) => id), lines };
   });
 }
 
@@ -62,7 +92,6 @@ function chainTo(rounds: readonly PlanRound[], round: PlanRound): PlanRound[] {
   return before ? [...chainTo(rounds, before), round] : [round];
 }
 
-/** Lines that could keep any of these rounds from anything. */
 function linesThatMatter(question: PlanQuestion): PlanLine[] {
   const { rounds, rules, days } = question;
   const placings = new Placings(question);

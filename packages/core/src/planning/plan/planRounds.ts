@@ -1,6 +1,6 @@
 import { addDays } from '../../timing/index.js';
 import type { MilpSolver } from './milp.js';
-import { conflictsOf } from './planConflicts.js';
+import { conflictsOf, linesAgainst } from './planConflicts.js';
 import type { PlanConflict } from './planConflicts.js';
 import { dropLossOf, slotOf } from './placings.js';
 import type { Placing } from './placings.js';
@@ -46,7 +46,7 @@ export interface PlanAnswer {
 export interface PlanEffort {
   /** for the plan itself */
   readonly seconds: number;
-  /** true once there is no more time for what moves cost */
+  /** true once there is no more time for conflicts and for what moves cost */
   readonly isOver: () => boolean;
   /** rounds of which the moves are wanted; all of them */
   readonly movesFor?: readonly string[] | undefined;
@@ -73,14 +73,18 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
     const outcome = plan.best(seconds);
     const { rounds } = question;
     // To do nothing is always allowed: it is what was found where time was up before anything else.
-    const found = 'chosen' in outcome ? outcome : { objective: leftOut(question), bound: leastOfEach(question, plan), chosen: [] };
+    const found = 'chosen' in outcome ? outcome : { objective: lossOfNothing(question), bound: leastOfEach(question, plan), chosen: [] };
     const isOptimal = found.objective - found.bound <= sameLoss;
     const placed = plan.placed(found.chosen);
+    const dropped = [...rounds.keys()].filter((r) => !placed.some(({ round }) => round === r));
+    const leftOut = dropped.map((r) => {
+      const own = isOver() ? undefined : conflictsOf(question, r, solver, isOver);
+      const unhindered = own && isOptimal ? ('costs-more' as const) : ('no-time' as const);
+      return { round: rounds[r]!.id, conflicts: own ?? [], why: own && own.length > 0 ? linesOf(own) : [unhindered] };
+    });
     const moves = placed.flatMap((placing) =>
       movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, isOver),
     );
-    const dropped = [...rounds.keys()].filter((r) => !placed.some(({ round }) => round === r));
-    const conflicts = dropped.flatMap((r) => conflictsOf(question, r, solver));
     return {
       schedule: placed.map((placing) => ({
         round: rounds[placing.round]!.id,
@@ -89,15 +93,12 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
         loss: placing.loss,
         why: whyNotBefore(question, plan, placing, moves),
       })),
-      notPlaced: dropped.map((r) => {
-        const own = conflicts.filter(({ round }) => round === rounds[r]!.id);
-        return { round: rounds[r]!.id, why: own.length > 0 ? linesOf(own) : [isOptimal ? 'costs-more' : 'no-time'] };
-      }),
+      notPlaced: leftOut.map(({ round, why }) => ({ round, why })),
       objective: found.objective,
       bound: found.bound,
       optimal: isOptimal,
       moves,
-      conflicts,
+      conflicts: leftOut.flatMap(({ conflicts }) => conflicts),
     };
   } finally {
     plan.close();
@@ -113,7 +114,7 @@ const leastOfEach = ({ rounds, days }: PlanQuestion, { model }: OpenPlan) =>
     return sum + Math.min(dropLossOf(round, days), ...losses);
   }, 0);
 
-const leftOut = ({ rounds, days }: PlanQuestion) => rounds.reduce((sum, round) => sum + dropLossOf(round, days), 0);
+const lossOfNothing = ({ rounds, days }: PlanQuestion) => rounds.reduce((sum, round) => sum + dropLossOf(round, days), 0);
 
 const whenOf = ({ start }: PlanQuestion, { day, evening }: Pick<Placing, 'day' | 'evening'>) => ({
   date: addDays(start, day),
@@ -150,7 +151,7 @@ function movesOf(
     if (isOver()) return [{ ...move, unknown: true }];
     const there = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
     const outcome = plan.best(movesSeconds, there, placing.round);
-    if (outcome.status === 'infeasible') return [{ ...move, lines: linesOf(conflictsOf(question, placing.round, solver, at)) }];
+    if (outcome.status === 'infeasible') return [{ ...move, lines: linesAgainst(question, placing.round, at, solver) }];
     if (outcome.status !== 'optimal') return [{ ...move, unknown: true }];
     const product = plan.placed(outcome.chosen).find((one) => one.round === placing.round)!.product.id;
     return [{ ...move, extraLoss: Math.max(0, outcome.objective - objective), product }];
