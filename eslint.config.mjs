@@ -20,7 +20,7 @@ const arrows = {
 /** Folders from the ground up: each may use those below it, and none beside it or above. What lies in no folder is at the top. */
 export const storeys = {
   'packages/core/src': [
-    ['statistics', 'timing', 'units'],
+    ['shelf', 'statistics', 'timing', 'units'],
     ['diagnosis', 'label', 'leaf', 'recovery'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
@@ -31,7 +31,7 @@ export const storeys = {
     ['api', 'records'],
     ['calc', 'library', 'photos', 'recovery'],
     ['gardens', 'prevention', 'traps'],
-    ['visits'],
+    ['shelf', 'visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],
     ['treatment'],

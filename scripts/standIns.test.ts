@@ -1,11 +1,19 @@
+import type { Library } from '@field-nurse/library';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
 import { StationFault, stationsOver } from '../apps/server/src/weather/stations';
 import type { Stations } from '../apps/server/src/weather/stations';
+import { inGardenWords } from '../apps/server/src/shelf/inGardenWords';
+import { registerOver } from '../apps/server/src/shelf/registers';
+import { registered } from '../apps/stand-ins/src/labelRegister/catalog';
 import { createStandIns } from '../apps/stand-ins/src/standIns';
 
 // The server's own reader over the simulated station: the two were written apart, and must understand each other.
+
+const library = JSON.parse(readFileSync(join(import.meta.dirname, '../packages/library/generated/index.json'), 'utf8')) as Library;
 
 const now = new Date('2026-07-18T09:30:00Z');
 const hourMs = 3_600_000;
@@ -61,4 +69,15 @@ test('a forecast begins after now and reaches ten days', async () => {
 test('a station that is not there, and too long a span, are faults and no crash', async () => {
   await expect(stations.forecast('elsewhere', now)).rejects.toThrow(StationFault);
   await expect(stations.observations('osier-weir', before(400), now, now)).rejects.toThrow(StationFault);
+});
+
+test('every product of the register can be read, whole, in the words of the library', async () => {
+  const { port } = service.address() as AddressInfo;
+  const register = registerOver(`http://127.0.0.1:${port}`, { waitMs: 1 });
+  for (const { number, product } of registered) {
+    const [found] = await register.find(number, '2026-07-18');
+    const entry = inGardenWords(library, found!, '2026-07-18');
+    expect(entry).toMatchObject({ name: product, unread: [], card: { source: 'register' } });
+    expect(entry!.intervention).not.toBeNull();
+  }
 });

@@ -38,7 +38,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 try {
   standIns = await startStandIns(await freePort(), await freePort());
   // Services of your own go before the simulated ones.
-  const own = ['WEATHER_STATIONS_URL', 'CLINICS_URL', 'SMTP_URL']
+  const own = ['WEATHER_STATIONS_URL', 'CLINICS_URL', 'LABEL_REGISTER_URL', 'SMTP_URL']
     .filter((name) => process.env[name])
     .map((name) => [name, process.env[name]]);
   const env = { ...standIns.env, ...Object.fromEntries(own) };

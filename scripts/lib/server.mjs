@@ -22,7 +22,7 @@ export async function startStandIns(port, smtpPort) {
   const child = startNode('stand-ins/main.mjs', { STAND_INS_PORT: String(port), STAND_INS_SMTP_PORT: String(smtpPort) });
   const url = `http://127.0.0.1:${port}`;
   await untilItAnswers(child, `${url}/health`, 'The stand-ins');
-  const env = { WEATHER_STATIONS_URL: url, CLINICS_URL: url, SMTP_URL: `smtp://127.0.0.1:${smtpPort}` };
+  const env = { WEATHER_STATIONS_URL: url, CLINICS_URL: url, LABEL_REGISTER_URL: url, SMTP_URL: `smtp://127.0.0.1:${smtpPort}` };
   return { child, ended: endOf(child), env, mailbox: `${url}/mailbox` };
 }
 

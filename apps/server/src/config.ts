@@ -18,6 +18,7 @@ const schema = z
     OPEN_CALC: flag.optional(),
     WEATHER_STATIONS_URL: z.url().optional(),
     CLINICS_URL: z.url().optional(),
+    LABEL_REGISTER_URL: z.url().optional(),
     SMTP_URL: z.url({ protocol: /^smtps?$/ }).optional(),
     MAIL_FROM: z.string().default('Field Nurse <field-nurse@localhost>'),
     SIGN_IN_TRIES: z.coerce.number().int().min(1).max(10_000).default(10),

@@ -7,6 +7,7 @@ import type { Db } from './db/client.js';
 import type { Mailer } from './mail/mail.js';
 import type { PartName } from '@field-nurse/library/parts';
 import type { Limits } from './people/limits.js';
+import type { LabelRegister } from './shelf/registers.js';
 import type { Stations } from './weather/stations.js';
 
 /** All that the server takes from outside. */
@@ -27,6 +28,8 @@ export interface Deps {
   readonly stations: Stations;
   /** the plant clinics that can be asked over the net */
   readonly clinics: Clinics;
+  /** what is registered for which crop */
+  readonly labelRegister: LabelRegister;
   /** letters with invitations and new passwords */
   readonly mail: Mailer;
   /** where people reach this server: what links in letters begin with */

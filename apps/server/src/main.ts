@@ -7,6 +7,7 @@ import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { createApp } from './app.js';
 import { pooledCalculator } from './calc/calculator.js';
+import { noRegister, registerOver } from './shelf/registers.js';
 import { clinicsOver, noClinics } from './clinic/clinics.js';
 import { opensCalc, readConfig } from './config.js';
 import { openDb, openPool } from './db/client.js';
@@ -57,6 +58,7 @@ const deps: Deps = {
   openCalc: opensCalc(config),
   limits: limitsOver(pool, { signInTries: config.SIGN_IN_TRIES, calculationsPerSecond: config.CALCULATIONS_PER_SECOND }),
   clinics: config.CLINICS_URL ? clinicsOver(config.CLINICS_URL) : noClinics,
+  labelRegister: config.LABEL_REGISTER_URL ? registerOver(config.LABEL_REGISTER_URL) : noRegister,
   stations: config.WEATHER_STATIONS_URL ? stationsOver(config.WEATHER_STATIONS_URL) : noStations,
   mail: config.SMTP_URL ? queuedMail(() => jobs.current!.addJob) : noMail,
   checkAnswers: false,

@@ -60,6 +60,68 @@ export const decision = (caseId: string): Written<'decisions'> => ({
   note: '',
 });
 
+export const product: Written<'products'> = {
+  name: 'Copperline 50',
+  intervention: 'copper',
+  strength: { amount: 50, unit: 'percent' },
+  form: 'powder',
+  measuredIn: 'g',
+  packAmount: 500,
+  densityGPerMl: null,
+  registration: '',
+  barcode: '',
+  soldTo: 'amateur',
+  batch: 'B 7',
+  boughtOn: '2026-05-01',
+  openedOn: null,
+  bestBefore: null,
+  price: 14,
+  keptIn: 'shed',
+  lowAt: 50,
+  note: '',
+  endedOn: null,
+};
+
+export const labelCard = (productId: string): Written<'labelCards'> => ({
+  productId,
+  source: 'copied',
+  readOn: '2026-05-01',
+  validUntil: null,
+  soldTo: 'amateur',
+  reEntryHours: 6,
+  rainFastHours: 2,
+  temperatureC: null,
+  maxWindKmh: 12,
+  bufferM: 5,
+  bees: 'none',
+  daysBeforeFlower: 0,
+  apartFrom: [],
+  protect: ['gloves'],
+  lines: [
+    {
+      host: 'potato',
+      target: null,
+      rate: { low: 20, high: 30, unit: 'g', per: { amount: 10, unit: 'l' } },
+      waterLPerM2: 0.1,
+      preHarvestDays: 5,
+      repeatDays: [10, 14],
+      seasonMax: 3,
+      settings: ['outdoor'],
+      stages: 'until the haulm dies down',
+    },
+  ],
+  photos: [],
+  note: '',
+});
+
+export const stockMove = (productId: string): Written<'stockMoves'> => ({
+  productId,
+  movedAt: '2026-05-01T09:00:00.000Z',
+  kind: 'bought',
+  amount: 500,
+  note: '',
+});
+
 export const application = (plantingId: string, caseId: string | null = null): Written<'applications'> => ({
   intervention: 'copper',
   appliedAt: '2026-07-17T18:00:00Z',

@@ -19,6 +19,8 @@ import type { Mail } from './mail/mail';
 import { limitsOver } from './people/limits';
 import { noClinics } from './clinic/clinics';
 import type { Clinics } from './clinic/clinics';
+import { noRegister } from './shelf/registers';
+import type { LabelRegister } from './shelf/registers';
 import { noStations } from './weather/stations';
 import type { Stations } from './weather/stations';
 import { fresh, settings } from './testRecords';
@@ -47,6 +49,7 @@ export async function startTestServer({
   webFolder,
   stations = noStations,
   clinics = noClinics,
+  labelRegister = noRegister,
   calculator,
   url: given,
   reachedBy,
@@ -63,6 +66,7 @@ export async function startTestServer({
   webFolder?: string;
   stations?: Stations;
   clinics?: Clinics;
+  labelRegister?: LabelRegister;
   calculator?: Calculator;
 } & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc' | 'pressedParts'>> = {}) {
   const url = given ?? (await emptyDatabase());
@@ -85,6 +89,7 @@ export async function startTestServer({
     limits: limitsOver(pool, { signInTries, calculationsPerSecond }),
     stations,
     clinics,
+    labelRegister,
     mail: { works: true, send: (mail) => Promise.resolve(void letters.push(mail)) },
     checkAnswers: true,
     ...set,

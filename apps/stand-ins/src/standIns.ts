@@ -1,5 +1,6 @@
 import Router from '@koa/router';
 import Koa from 'koa';
+import { labelRegisterRoutes } from './labelRegister/routes.js';
 import type { Mailbox } from './mailbox/mailbox.js';
 import { mailboxRoutes } from './mailbox/routes.js';
 import { plantClinicRoutes } from './plantClinic/routes.js';
@@ -14,6 +15,7 @@ export function createStandIns(mailbox: Pick<Mailbox, 'letters'> = { letters: []
   });
   weatherStationRoutes(router);
   plantClinicRoutes(router);
+  labelRegisterRoutes(router);
   mailboxRoutes(router, mailbox);
   app.use(router.routes());
   return app;

@@ -45,6 +45,8 @@ const amount = z.number().min(0).max(1_000_000).nullable();
 export const application = z
   .strictObject({
     intervention: entry,
+    /** the pack on the shelf that it came from */
+    productId: id.nullable().default(null),
     appliedAt: instant,
     targets: z
       .array(applicationTarget)
@@ -81,7 +83,24 @@ export const cardSnapshot = z.strictObject({
 
 /** A line of the card that an application did not keep. */
 export const brokenLine = z.strictObject({
-  line: z.enum(['settings', 'eaten', 'pre-harvest', 'interval', 'season-max', 'temperature', 'bees', 'host', 'apart']),
+  line: z.enum([
+    'crop',
+    'target',
+    'validity',
+    'licence',
+    'settings',
+    'eaten',
+    'pre-harvest',
+    'interval',
+    'season-max',
+    'rate',
+    'temperature',
+    'wind',
+    'bees',
+    'buffer',
+    'host',
+    'apart',
+  ]),
   plantingId: id,
   text: z.string(),
 });

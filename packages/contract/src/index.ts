@@ -37,19 +37,26 @@ export type {
   ClinicSample,
   Decision,
   GardenSettings,
+  LabelCard,
   LeafMeasurement,
   Assessment,
   OwnEntry,
   OwnThreshold,
   Place,
   Planting,
+  Product,
   ScoutingRound,
+  StockMove,
   Stop,
   Trap,
   Stored,
   Subject,
   Written,
 } from './records.js';
+
+// The shelf
+export { cardLine, cardRate, labelCard, product, registerEntry, stockMove } from './shelf.js';
+export type { CardLine, CardRate, RegisterEntry } from './shelf.js';
 
 // Shapes on the ground plan
 export { shape } from './shapes.js';

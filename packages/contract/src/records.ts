@@ -13,6 +13,7 @@ import {
   trapCatch,
 } from './fieldRecords.js';
 import { planting } from './plantings.js';
+import { labelCard, product, stockMove } from './shelf.js';
 import { shape } from './shapes.js';
 import {
   day,
@@ -117,6 +118,9 @@ export const storedRecords = {
   places: stored(place),
   plantings: stored(planting),
   cases: stored(caseRecord),
+  products: stored(product),
+  labelCards: stored(labelCard),
+  stockMoves: stored(stockMove),
   decisions: stored(z.strictObject({ ...decision.shape, ...decisionVerdict.shape })),
   applications: stored(
     z.strictObject({
@@ -143,6 +147,9 @@ export const writtenRecords = {
   places: place,
   plantings: planting,
   cases: caseRecord,
+  products: product,
+  labelCards: labelCard,
+  stockMoves: stockMove,
   decisions: decision,
   applications: application,
   assessments: assessment,
@@ -166,6 +173,9 @@ export type Place = z.infer<typeof storedRecords.places>;
 export type Planting = z.infer<typeof storedRecords.plantings>;
 export type Case = z.infer<typeof storedRecords.cases>;
 export type CaseFinding = z.infer<typeof caseFinding>;
+export type Product = z.infer<typeof storedRecords.products>;
+export type LabelCard = z.infer<typeof storedRecords.labelCards>;
+export type StockMove = z.infer<typeof storedRecords.stockMoves>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;

@@ -38,6 +38,39 @@ export const trapKind = z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly
 /** an adviser sees the garden without addresses, and comments on cases */
 export const role = z.enum(['owner', 'member', 'adviser', 'viewer']);
 
+/** Unit names that calculations, labels and shelves know. */
+export const unitNames = [
+  'ml',
+  'l',
+  'tsp-us',
+  'tbsp-us',
+  'floz-us',
+  'cup-us',
+  'pt-us',
+  'qt-us',
+  'gal-us',
+  'tsp-metric',
+  'tbsp-metric',
+  'cup-metric',
+  'floz-imp',
+  'pt-imp',
+  'gal-imp',
+  'g',
+  'kg',
+  'oz',
+  'lb',
+  'percent',
+  'percent-wv',
+  'parts',
+  'ppm',
+  'm2',
+  'ft2',
+  'ha',
+  'acre',
+  'm',
+  'ft',
+] as const;
+
 export const id = z.uuid().toLowerCase();
 /** id of an entry in the reference library */
 export const entry = z

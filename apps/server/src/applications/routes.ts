@@ -7,6 +7,7 @@ import { gardenLaw } from '../gardens/gardenQueries.js';
 import { recordById } from '../records/recordStore.js';
 import { writeOf } from '../records/writeOf.js';
 import { writeRecord } from '../records/writeRecord.js';
+import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { judgeApplication } from './judgeApplication.js';
 
@@ -14,14 +15,15 @@ import { judgeApplication } from './judgeApplication.js';
 export function applicationRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeApplication, async ({ params, body, access }) => {
     const { value } = body;
-    requireEntry(deps.library.interventions, value.intervention, ['value', 'intervention']);
+    const library = await gardenLibrary(deps, params.garden);
+    requireEntry(library.interventions, value.intervention, ['value', 'intervention']);
     const garden = await gardenLaw(deps.db, params.garden, deps.now);
     if (new Date(value.appliedAt) > garden.now)
       throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
     // Whoever corrects an entry does not become the one who logged it.
     const kept = await recordById(deps.db, 'applications', params.garden, params.record);
     const by = kept ? kept.personId : access.person!.id;
-    const judged = await judgeApplication(deps.db, deps.library, garden, params.record, value, by);
+    const judged = await judgeApplication(deps.db, library, garden, params.record, value, by);
     return writeRecord(deps.db, 'applications', params.record, body.version, judged, writeOf(deps, { params, body, access }));
   });
 }

@@ -16,6 +16,7 @@ import {
 import { cases } from '../cases/tables.js';
 import { gardens, plantings } from '../gardens/tables.js';
 import { people } from '../people/tables.js';
+import { products } from '../shelf/tables.js';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
@@ -29,6 +30,7 @@ export const applications = pgTable(
     id: uuid('id').notNull(),
     version: integer('version').notNull(),
     intervention: text('intervention').notNull(),
+    productId: uuid('product_id'),
     appliedAt: instant('applied_at').notNull(),
     productMl: doublePrecision('product_ml'),
     productG: doublePrecision('product_g'),
@@ -51,7 +53,13 @@ export const applications = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({
+      name: 'applications_product_used',
+      columns: [table.gardenId, table.productId],
+      foreignColumns: [products.gardenId, products.id],
+    }),
     index('applications_by_day').on(table.gardenId, table.appliedAt),
+    index('applications_by_product').on(table.gardenId, table.productId),
     index('applications_person').on(table.personId),
     check('applications_water', sql`${table.waterL} >= 0`),
     check(

@@ -9,6 +9,7 @@ import type { Pool } from 'pg';
 import { pino } from 'pino';
 import { createApp } from '../app.js';
 import { directCalculator } from '../calc/calculator.js';
+import { noRegister } from '../shelf/registers.js';
 import { clinicsOver, noClinics } from '../clinic/clinics.js';
 import { openDb, openPool } from '../db/client.js';
 import type { Db } from '../db/client.js';
@@ -112,6 +113,7 @@ async function withServer(
     limits: limitsOver(pool, { signInTries: 50, calculationsPerSecond: 1000 }),
     stations: stationsUrl ? stationsOver(stationsUrl) : noStations,
     clinics: clinicsUrl ? clinicsOver(clinicsUrl) : noClinics,
+    labelRegister: noRegister,
     mail: noMail,
     checkAnswers: false,
   });

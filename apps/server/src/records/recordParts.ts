@@ -5,6 +5,7 @@ import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { applications, applicationTargets } from '../applications/tables.js';
 import { caseDiagnoses, cases } from '../cases/tables.js';
 import { stops, stopSigns } from '../scouting/tables.js';
+import { labelCardLines, labelCards } from '../shelf/tables.js';
 import { plantingEvents, plantings } from '../gardens/tables.js';
 
 /** A list inside a record that is kept as rows of its own, so that it can be asked by itself. */
@@ -68,6 +69,18 @@ export const recordParts: Readonly<Partial<Record<Subject, RecordPart>>> = {
       select json_agg(json_build_object('plantingId', t.planting_id, 'caseId', t.case_id, 'plants', t.plants, 'areaM2', t.area_m2,
         'coveredPart', t.covered_part, 'notPickedBefore', t.not_picked_before) order by t.ordinal)
       from ${applicationTargets} t where t.garden_id = ${applications.gardenId} and t.application_id = ${applications.id}`,
+  },
+  labelCards: {
+    field: 'lines',
+    table: labelCardLines,
+    owner: 'cardId',
+    ownerColumn: labelCardLines.cardId,
+    toRows: numbered,
+    json: sql`
+      select json_agg(json_build_object('host', l.host, 'target', l.target, 'rate', l.rate, 'waterLPerM2', l.water_l_per_m2,
+        'preHarvestDays', l.pre_harvest_days, 'repeatDays', l.repeat_days, 'seasonMax', l.season_max, 'settings', l.settings,
+        'stages', l.stages) order by l.ordinal)
+      from ${labelCardLines} l where l.garden_id = ${labelCards.gardenId} and l.card_id = ${labelCards.id}`,
   },
   stops: {
     field: 'signs',

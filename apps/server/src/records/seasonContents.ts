@@ -7,6 +7,7 @@ import { caseDiagnoses, cases, comments } from '../cases/tables.js';
 import { clinicSamples } from '../clinic/tables.js';
 import type { Db } from '../db/client.js';
 import { preventionTasks } from '../prevention/tables.js';
+import { products, stockMoves } from '../shelf/tables.js';
 import { assessments } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
@@ -58,13 +59,21 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
   const grows = sql`${plantings.plantedOn} <= ${to}::date and not exists (
     select from ${plantingEvents} e where e.garden_id = ${plantings.gardenId} and e.planting_id = ${plantings.id}
       and e.kind = 'ended' and e.happened_on < ${from}::date)`;
+  const onShelf = sql`select ${products.id} from ${products} where ${products.gardenId} = ${gardenId} and ${products.endedOn} is null`;
   const lately = addDays(today, -roundDays);
   return {
     places: always,
     plantings: grows,
     cases: ofSeason(from, to),
+    products: always,
+    labelCards: always,
+    // What is left of a pack follows from all that was done with it; of one that is used up nothing is asked.
+    stockMoves: sql`(${instants(sql`${stockMoves.movedAt}`)} or ${running} and ${oneOf(sql`${stockMoves.productId}`, onShelf)})`,
     decisions: oneOf(sql`${decisions.caseId}`, ownCases),
-    applications: sql`(${instants(sql`${applications.appliedAt}`)} or ${oneOf(
+    applications: sql`(${instants(sql`${applications.appliedAt}`)} or ${running} and ${oneOf(
+      sql`${applications.productId}`,
+      onShelf,
+    )} or ${oneOf(
       sql`${applications.id}`,
       sql`select t.application_id from ${applicationTargets} t where t.garden_id = ${gardenId} and ${oneOf(sql`t.case_id`, ownCases)}`,
     )})`,

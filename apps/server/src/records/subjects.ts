@@ -6,6 +6,7 @@ import { preventionTasks } from '../prevention/tables.js';
 import { applications } from '../applications/tables.js';
 import { ownEntries } from '../library/tables.js';
 import { decisions } from '../treatment/tables.js';
+import { labelCards, products, stockMoves } from '../shelf/tables.js';
 import { assessments } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
@@ -19,6 +20,9 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   places,
   plantings,
   cases,
+  products,
+  labelCards,
+  stockMoves,
   decisions,
   applications,
   assessments,

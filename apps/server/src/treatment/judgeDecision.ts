@@ -8,6 +8,7 @@ import { ApiError, invalidField } from '../http/apiError.js';
 import { appliedOn } from '../applications/queries.js';
 import type { Db } from '../db/client.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
+import { shelfOf } from '../shelf/queries.js';
 import { recordById } from '../records/recordStore.js';
 
 /**
@@ -32,6 +33,7 @@ export async function judgeDecision(
     case: decidedOn === dayAt(garden.now.toISOString(), garden.timeZone) ? one : { ...one, stage: null, hidden: null },
     planting: { ...planting, ...plantingOn(planting, decidedOn) },
     applied: await appliedOn(db, garden, planting.id),
+    shelf: await shelfOf(db, garden.id),
     garden,
     weather,
   });

@@ -1,37 +1,7 @@
 import { z } from 'zod';
+import { unitNames } from '../words.js';
 import { alert } from './shared.js';
 
-const unitNames = [
-  'ml',
-  'l',
-  'tsp-us',
-  'tbsp-us',
-  'floz-us',
-  'cup-us',
-  'pt-us',
-  'qt-us',
-  'gal-us',
-  'tsp-metric',
-  'tbsp-metric',
-  'cup-metric',
-  'floz-imp',
-  'pt-imp',
-  'gal-imp',
-  'g',
-  'kg',
-  'oz',
-  'lb',
-  'percent',
-  'percent-wv',
-  'parts',
-  'ppm',
-  'm2',
-  'ft2',
-  'ha',
-  'acre',
-  'm',
-  'ft',
-] as const;
 const unit = z.enum(unitNames);
 const quantity = z.strictObject({ amount: z.number().min(1e-6).max(1e9), unit });
 

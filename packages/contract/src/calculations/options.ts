@@ -1,6 +1,16 @@
 import { z } from 'zod';
-import { entry, hiding, setting, stance } from '../words.js';
+import { labelCard } from '../shelf.js';
+import { day, entry, hiding, setting, shortText, stance } from '../words.js';
 import { alert, doubts, name } from './shared.js';
+
+const { productId: _, readOn: __, protect: ___, photos: ____, note: _____, ...cardShape } = labelCard.shape;
+/** A product that is at hand, with its label where one was copied or read. */
+const shelfProduct = z.strictObject({
+  id: z.string().min(1).max(80),
+  name: shortText,
+  intervention: name,
+  card: z.strictObject(cardShape).nullable(),
+});
 
 export const optionsRequest = z.strictObject({
   host: name,
@@ -47,6 +57,9 @@ export const optionsRequest = z.strictObject({
     .max(366)
     .optional()
     .describe("how many days ago the season began: what was used before does not count for a season's maximum; all counts when left out"),
+  on: day.optional().describe('the day that is asked about: what has expired by then is out'),
+  shelf: z.array(shelfProduct).max(300).optional().describe('products at hand: each is judged by its own label'),
+  hasLicence: z.boolean().optional().describe('whoever applies it has a licence for professional products'),
   stance,
   region: name.optional(),
 });
@@ -59,6 +72,8 @@ const dispute = z.object({
   why: z.string(),
 });
 
+const reason = z.object({ code: z.string(), weight: z.enum(['ruled-out', 'care', 'for']), text: z.string() });
+
 export const optionsAnswer = z.object({
   ...doubts,
   host: z.object({ id: z.string(), name: z.string() }),
@@ -68,7 +83,7 @@ export const optionsAnswer = z.object({
       name: z.string(),
       rung: z.string(),
       verdict: z.enum(['fits', 'care', 'ruled-out']),
-      reasons: z.array(z.object({ code: z.string(), weight: z.enum(['ruled-out', 'care', 'for']), text: z.string() })),
+      reasons: z.array(reason),
       covers: z.array(z.string()),
       notes: z.array(z.string()),
       evidence: z.enum(['strong', 'moderate', 'weak', 'folk']),
@@ -77,6 +92,17 @@ export const optionsAnswer = z.object({
       steps: z.array(z.string()),
       cautions: z.array(z.string()),
       contactMinutes: z.number().nullable(),
+      products: z
+        .array(
+          z.object({
+            id: z.string(),
+            name: z.string(),
+            source: z.enum(['typical', 'copied', 'register']),
+            verdict: z.enum(['fits', 'care', 'ruled-out']),
+            reasons: z.array(reason),
+          }),
+        )
+        .describe('what of it is at hand, the one that is best here first; the verdict above is that of the first'),
     }),
   ),
   plan: z.array(

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { clinicOffer, clinicReport } from '../clinic.js';
+import { registerEntry } from '../shelf.js';
 import { weatherAnswer, weatherDay, weatherDaysQuery, weatherFileRequest, weatherQuery, weatherSource } from '../weather.js';
 import { entry, id } from '../words.js';
 import { define, gardenParams } from './endpoint.js';
 
-/** Weather and plant clinics. */
+/** Weather, plant clinics, the register of labels. */
 export const surroundingsEndpoints = {
   weather: define({
     method: 'get',
@@ -74,6 +75,15 @@ export const surroundingsEndpoints = {
     summary: 'Plant clinics that can be asked over the net, with their tests and packing lists',
     access: 'person',
     answer: z.array(clinicOffer),
+  }),
+  labelRegister: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/register',
+    summary: 'Products of the register of labels, by number, barcode or part of the name, as they stand on the garden’s day',
+    access: 'garden-read',
+    params: gardenParams,
+    query: z.strictObject({ q: z.string().trim().min(3).max(80) }),
+    answer: z.strictObject({ products: z.array(registerEntry), simulated: z.boolean() }),
   }),
   clinicReports: define({
     method: 'get',

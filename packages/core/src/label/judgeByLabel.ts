@@ -1,10 +1,27 @@
-import type { EarlierApplication, JudgedLine, LabelCard, LabelledHost, LabelledPlanting, LabelLine, Warmth } from './labelCard.js';
+import type {
+  EarlierApplication,
+  JudgedLine,
+  LabelCard,
+  LabelledHost,
+  LabelledPlanting,
+  LabelLine,
+  ApplicationWeather,
+  UsedAmount,
+} from './labelCard.js';
+import { namesOf } from './namesOf.js';
+import { usedRate } from './usedRate.js';
 
 /** What is put to a card. */
 export interface LabelQuestion {
   readonly planting: LabelledPlanting;
   readonly earlier: readonly EarlierApplication[];
-  readonly warmth: Warmth;
+  readonly weather: ApplicationWeather;
+  /** the day that is judged; where it is left out, nothing has expired */
+  readonly on?: string | undefined;
+  /** how much is used; where it is left out, no rate is judged */
+  readonly used?: UsedAmount | undefined;
+  /** whoever does it has a licence */
+  readonly hasLicence?: boolean | undefined;
   /** cards of what was used earlier: theirs may ask for days apart too */
   readonly cards: ReadonlyMap<string, LabelCard>;
 }
@@ -15,6 +32,28 @@ type Judge = (card: LabelCard, question: LabelQuestion) => { readonly state: Jud
 const kept = { state: 'kept' } as const;
 const broken = (facts: Facts = {}) => ({ state: 'broken', facts }) as const;
 const brokenIf = (isBroken: boolean, facts: Facts = {}) => (isBroken ? broken(facts) : kept);
+
+const crop: Judge = ({ lacks }) => brokenIf(lacks === 'crop');
+
+const target: Judge = ({ lacks }) => brokenIf(lacks === 'target');
+
+const validity: Judge = ({ validUntil: until }, { on }) => (until === undefined || !on ? kept : brokenIf(until < on, { until }));
+
+const licence: Judge = ({ licensed }, { hasLicence }) => brokenIf(licensed === true && !hasLicence);
+
+const rate: Judge = ({ allowedRate: most }, { used }) => {
+  if (!most || !used) return kept;
+  const state = usedRate(most, used);
+  return { state, facts: { high: most.high, unit: most.unit, ...(most.per && { per: most.per.amount, perUnit: most.per.unit }) } };
+};
+
+const wind: Judge = ({ maxWindKmh: most }, { weather: { windKmh: now } }) => {
+  if (most === undefined) return kept;
+  return now === undefined ? { state: 'open', facts: { most } } : brokenIf(now > most, { most, now });
+};
+
+const buffer: Judge = ({ bufferM: metres }, { planting: { waterNear } }) =>
+  !metres || waterNear === false ? kept : { state: 'open', facts: { metres } };
 
 const settings: Judge = (card, { planting: { setting } }) => brokenIf(!card.settings.includes(setting), { setting });
 
@@ -39,7 +78,7 @@ const seasonMax: Judge = (card, { earlier, cards }) => {
   return max === undefined ? kept : brokenIf(used >= max, { max, used });
 };
 
-const temperature: Judge = ({ temperatureC: limits }, { warmth: { temperatureC: now, maxC } }) => {
+const temperature: Judge = ({ temperatureC: limits }, { weather: { temperatureC: now, maxC } }) => {
   if (!limits) return kept;
   const warmest = Math.max(now ?? -Infinity, maxC ?? -Infinity);
   if (warmest === -Infinity) return { state: 'open' };
@@ -60,18 +99,18 @@ const host: Judge = (card, { planting }) => {
 const apart: Judge = (card, { earlier, cards }) => {
   for (const { intervention, daysAgo } of earlier) {
     const other = cards.get(intervention);
-    const clash =
-      card.apartFrom.find((one) => one.intervention === intervention) ?? other?.apartFrom.find((one) => one.intervention === card.id);
-    if (clash && daysAgo < clash.days) return broken({ other: other?.name ?? intervention, days: clash.days, daysAgo, why: clash.why });
+    const asked = [
+      ...card.apartFrom.filter((one) => one.intervention === intervention),
+      ...(other?.apartFrom ?? []).filter((one) => one.intervention === card.id),
+    ];
+    const clash = asked.find(({ days }) => daysAgo < days);
+    if (clash) return broken({ other: other?.name ?? intervention, days: clash.days, daysAgo, why: clash.why });
     const deadly = other?.kills.find(({ what }) => what === card.release);
     if (deadly && daysAgo < deadly.days)
       return broken({ other: other!.name, days: deadly.days, daysAgo, why: 'what is left of it kills what you set out' });
   }
   return kept;
 };
-
-/** How a card's plants are named: by the plant itself before one that it is like, and that before its family. */
-const namesOf = ({ id, like, family }: LabelledHost) => [id, ...(like ? [like] : []), family];
 
 /** Days between the last application on this plant and picking it. */
 export function preHarvestFor(
@@ -102,6 +141,13 @@ export function countedAs({ id, countsAs, modeOfAction }: Pick<LabelCard, 'id' |
 }
 
 const judges: Readonly<Record<LabelLine, Judge>> = {
+  crop,
+  target,
+  validity,
+  licence,
+  rate,
+  wind,
+  buffer,
   bees,
   eaten,
   'pre-harvest': preHarvest,

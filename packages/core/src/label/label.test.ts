@@ -36,7 +36,7 @@ const ask = (planting: Partial<LabelledPlanting> = {}, rest: Partial<LabelQuesti
     {
       planting: { ...potatoes, ...planting },
       earlier: [],
-      warmth: { temperatureC: 18 },
+      weather: { temperatureC: 18 },
       cards: new Map([card, oil].map((one) => [one.id, one])),
       ...rest,
     },
@@ -47,7 +47,7 @@ const used = (intervention: string, daysAgo: number, thisSeason = true): Earlier
 test('a use within its card keeps every line, each told once', () => {
   const lines = ask();
   expect(lines.every(({ state }) => state === 'kept')).toBe(true);
-  expect(new Set(lines.map(({ line }) => line)).size).toBe(9);
+  expect(new Set(lines.map(({ line }) => line)).size).toBe(16);
 });
 
 test.each<[LabelLine, Partial<LabelledPlanting>, Partial<LabelQuestion>, Partial<LabelCard>, object]>([
@@ -56,8 +56,8 @@ test.each<[LabelLine, Partial<LabelledPlanting>, Partial<LabelQuestion>, Partial
   ['pre-harvest', { daysToHarvest: 6 }, {}, {}, { days: 7, left: 6 }],
   ['interval', {}, { earlier: [used('copper', 9, false), used('copper', 6)] }, {}, { interval: 7, daysAgo: 6, wait: 1 }],
   ['season-max', {}, { earlier: [used('copper', 60), used('copper', 30)] }, {}, { max: 2, used: 2 }],
-  ['temperature', {}, { warmth: { temperatureC: 20, maxC: 29 } }, {}, { most: 28, now: 29 }],
-  ['temperature', {}, { warmth: { temperatureC: 5 } }, {}, { least: 6, now: 5 }],
+  ['temperature', {}, { weather: { temperatureC: 20, maxC: 29 } }, {}, { most: 28, now: 29 }],
+  ['temperature', {}, { weather: { temperatureC: 5 } }, {}, { least: 6, now: 5 }],
   ['bees', { inFlower: true }, {}, {}, {}],
   ['host', { host: { id: 'leek', family: 'alliums' } }, {}, {}, { why: 'it burns' }],
   ['apart', {}, { earlier: [used('soap', 2)] }, {}, { other: 'soap', days: 3, daysAgo: 2, why: 'leaves burn' }],
@@ -71,13 +71,13 @@ test.each<[LabelLine, Partial<LabelledPlanting>, Partial<LabelQuestion>, Partial
 test('on its very day each limit is kept', () => {
   const atLimits = ask(
     { daysToHarvest: 7 },
-    { earlier: [used('copper', 7), used('soap', 3), used('oil', 14)], warmth: { temperatureC: 28 } },
+    { earlier: [used('copper', 7), used('soap', 3), used('oil', 14)], weather: { temperatureC: 28 } },
   );
   expect(not('broken', atLimits)).toEqual([]);
 });
 
 test('what nobody knows is open, and no leave', () => {
-  expect(not('open', ask({ daysToHarvest: undefined }, { warmth: {} }))).toEqual(['pre-harvest', 'temperature']);
+  expect(not('open', ask({ daysToHarvest: undefined }, { weather: {} }))).toEqual(['pre-harvest', 'temperature']);
   // Plants that are not eaten are never picked.
   expect(not('open', ask({ eaten: false, daysToHarvest: undefined }))).toEqual([]);
 });
@@ -143,7 +143,7 @@ test("a season's maximum counts products of one mode of action together, multi-s
     {
       planting: potatoes,
       earlier: [used('other', 60)],
-      warmth: { temperatureC: 18 },
+      weather: { temperatureC: 18 },
       cards: new Map([one, other].map((each) => [each.id, each])),
     },
   );
@@ -166,7 +166,7 @@ test('what is left of a spray kills what is set out, for as long as the card say
       judgeByLabel(wasps, {
         planting: potatoes,
         earlier: [used('oil', daysAgo)],
-        warmth: { temperatureC: 18 },
+        weather: { temperatureC: 18 },
         cards: new Map([wasps, deadly].map((one) => [one.id, one])),
       }),
     );

@@ -1,5 +1,16 @@
+import type { Quantity, UnitName } from '../units/index.js';
+
 export type Living = 'animals' | 'microbes';
 export type PlantState = 'dormant' | 'in-leaf';
+
+/** How much of a product a label allows: from low to high in `unit`, on `per`; a percentage stands for so many ml in 100 ml. */
+export interface CardRate {
+  readonly low: number;
+  readonly high: number;
+  readonly unit: UnitName;
+  /** none for a percentage */
+  readonly per: { readonly amount: number; readonly unit: UnitName | 'plant' } | null;
+}
 
 /** What a label allows, as far as its law is judged. Typical figures stand in until the label in hand is copied. */
 export interface LabelCard {
@@ -36,6 +47,16 @@ export interface LabelCard {
   }[];
   /** what may not be used within so many days of it */
   readonly apartFrom: readonly { readonly intervention: string; readonly days: number; readonly why: string }[];
+  /** the label in hand has no line for this plant, or none against this trouble */
+  readonly lacks?: 'crop' | 'target' | undefined;
+  /** last day on which it may be used */
+  readonly validUntil?: string | undefined;
+  /** only for people with a licence */
+  readonly licensed?: boolean | undefined;
+  readonly maxWindKmh?: number | undefined;
+  /** metres to stay away from water */
+  readonly bufferM?: number | undefined;
+  readonly allowedRate?: CardRate | undefined;
 }
 
 /** A plant as labels name it: itself, a plant that it is like, or its family. */
@@ -57,6 +78,8 @@ export interface LabelledPlanting {
   readonly bare?: boolean | undefined;
   /** days to the next picking; not known: left out */
   readonly daysToHarvest?: number | undefined;
+  /** a pond, ditch or fish tank is near; not known: left out */
+  readonly waterNear?: boolean | undefined;
 }
 
 /** An application on the same planting, before or on the day that is judged. */
@@ -67,13 +90,38 @@ export interface EarlierApplication {
   readonly thisSeason: boolean;
 }
 
-/** Warmth on the day of an application, °C. */
-export interface Warmth {
+/** The weather of an application, in °C and km/h; what is not known is left out. */
+export interface ApplicationWeather {
   readonly temperatureC?: number | undefined;
   readonly maxC?: number | undefined;
+  readonly windKmh?: number | undefined;
 }
 
-export type LabelLine = 'settings' | 'eaten' | 'pre-harvest' | 'interval' | 'season-max' | 'temperature' | 'bees' | 'host' | 'apart';
+/** What was used, or is about to be. */
+export interface UsedAmount {
+  readonly product: Quantity;
+  readonly waterL?: number | undefined;
+  readonly areaM2?: number | undefined;
+  readonly plants?: number | undefined;
+}
+
+export type LabelLine =
+  | 'crop'
+  | 'target'
+  | 'validity'
+  | 'licence'
+  | 'settings'
+  | 'eaten'
+  | 'pre-harvest'
+  | 'interval'
+  | 'season-max'
+  | 'rate'
+  | 'temperature'
+  | 'wind'
+  | 'bees'
+  | 'buffer'
+  | 'host'
+  | 'apart';
 
 /** One line of a card: kept, broken, or open where what it asks for is not known. */
 export interface JudgedLine {

@@ -1,5 +1,5 @@
 import type { Setting } from '../diagnosis/index.js';
-import type { EarlierApplication, LabelCard, LabelledHost, PlantState } from '../label/index.js';
+import type { EarlierApplication, LabelCard, LabelledHost, PlantState, ProductCard } from '../label/index.js';
 
 export type Stance = 'hands' | 'organic' | 'softest' | 'protect';
 export type Rung = 'none' | 'culture' | 'hand' | 'barrier' | 'trap' | 'biological' | 'soft' | 'synthetic' | 'removal';
@@ -34,6 +34,7 @@ export interface InterventionFacts extends LabelCard {
   /** what acts alike is done in turn, and not at once */
   readonly effect?: string | undefined;
   readonly undoes: readonly string[];
+  readonly reEntryHours: number;
   readonly rainFastHours?: number | undefined;
   readonly minutesPerPlant: number;
   readonly costPerPlant: number;
@@ -92,6 +93,14 @@ export interface Effect {
 /** How far a plant has grown. */
 export type Age = 'seedling' | 'young' | 'grown';
 
+/** A product that is at hand. Without a card of its own it is judged by the typical figures of its ingredient. */
+export interface ShelfProduct {
+  readonly id: string;
+  readonly name: string;
+  readonly intervention: string;
+  readonly card: ProductCard | null;
+}
+
 export interface RegionRules {
   readonly id: string;
   readonly authority: string;
@@ -138,6 +147,12 @@ export interface Situation {
   readonly helpersSeen: boolean;
   readonly hidden?: Hiding | undefined;
   readonly earlier: readonly EarlierApplication[];
+  /** the day that is asked about */
+  readonly on?: string | undefined;
+  /** products at hand */
+  readonly shelf?: readonly ShelfProduct[] | undefined;
+  /** whoever applies it has a licence for professional products */
+  readonly hasLicence?: boolean | undefined;
   readonly stance: Stance;
   readonly region: RegionRules;
   /** conditions of which the grower asked the authority, and which are not listed here */

@@ -1,6 +1,7 @@
 import { expectedLoss, pricesOf } from './expectedLoss.js';
 import type { Dispute, InterventionFacts, Situation, TreatableCondition } from './interventionFacts.js';
-import type { JudgedIntervention, Verdict } from './judgedIntervention.js';
+import { cardFor } from '../label/index.js';
+import type { JudgedIntervention, JudgedProduct, Verdict } from './judgedIntervention.js';
 import { planFor } from './combinedPlan.js';
 import { keptShare } from './keptShare.js';
 import { mustReport } from './mustReport.js';
@@ -62,18 +63,21 @@ function judge(
   if (covered.length === 0) return undefined;
   const effects = covered.map(({ effect }) => effect);
   const of = covered.map(({ condition }) => condition);
-  const reasons = reasonsFor({ intervention, effects, of, all }, situation);
+  const judgeBy = (card: InterventionFacts) => {
+    const reasons = reasonsFor({ intervention: card, effects, of, all }, situation);
+    return { reasons, verdict: verdictOf(reasons) };
+  };
+  const products = productsOf(intervention, of, situation, judgeBy);
+  // What is at hand counts: where a product fits, another of the same ingredient whose label forbids it stays on the shelf.
+  const { reasons, verdict } = products[0] ?? judgeBy(intervention);
   const kept = situation.conditions.map((condition) => (intervention.nextSeason ? 0 : keptShare(intervention.id, condition, situation)));
   return {
     id: intervention.id,
     name: intervention.name,
     rung: intervention.rung,
-    verdict: reasons.some(({ weight }) => weight === 'ruled-out')
-      ? 'ruled-out'
-      : reasons.some(({ weight }) => weight === 'care')
-        ? 'care'
-        : 'fits',
+    verdict,
     reasons,
+    products,
     covers: of.map(({ id }) => id),
     notes: effects.flatMap(({ note }) => note ?? []),
     evidence: weakestEvidence(effects),
@@ -85,6 +89,32 @@ function judge(
     loss: expectedLoss(intervention, kept, situation.stance, pricesOf(situation)),
     steps: effects.find(({ steps }) => steps)?.steps,
   };
+}
+
+const verdictOf = (reasons: readonly Reason[]): Verdict =>
+  reasons.some(({ weight }) => weight === 'ruled-out') ? 'ruled-out' : reasons.some(({ weight }) => weight === 'care') ? 'care' : 'fits';
+
+/** The products of an ingredient that are at hand, each by its own label; those that fit first, and of these the ones with a label of their own. */
+function productsOf(
+  intervention: InterventionFacts,
+  of: readonly TreatableCondition[],
+  { shelf, host }: Situation,
+  judgeBy: (card: InterventionFacts) => Pick<JudgedProduct, 'reasons' | 'verdict'>,
+): JudgedProduct[] {
+  const targets = of.map(({ id }) => id);
+  return (shelf ?? [])
+    .filter((product) => product.intervention === intervention.id)
+    .map(({ id, name, card }) => ({
+      id,
+      name,
+      source: card?.source ?? ('typical' as const),
+      ...judgeBy(card ? cardFor(intervention, card, host, targets) : intervention),
+    }))
+    .sort(
+      (a, b) =>
+        verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) ||
+        Number(a.source === 'typical') - Number(b.source === 'typical'),
+    );
 }
 
 /** Reporting a suspect: it stands first, whatever it costs. */
@@ -105,6 +135,7 @@ function reporting(
     evidence: 'strong',
     expected: { efficacy: [0, 0], minutes: intervention.minutesPerPlant, cost: intervention.costPerPlant },
     loss: 0,
+    products: [],
     steps: undefined,
   };
 }

@@ -12,6 +12,7 @@ export const spray: InterventionFacts = {
   helpers: 'none',
   settings: ['outdoor', 'greenhouse', 'indoor', 'hydroponic'],
   onEaten: true,
+  reEntryHours: 0,
   preHarvestDays: 0,
   preHarvestOn: [],
   daysBeforeFlower: 0,

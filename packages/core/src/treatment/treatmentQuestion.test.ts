@@ -1,7 +1,7 @@
 import { treatmentQuestion } from './index';
 import type { CaseOnDay } from './index';
 
-const leeks: CaseOnDay<string, 'wax', 'organic'> = {
+const leeks: CaseOnDay<string, 'wax', 'organic', never> = {
   on: '2026-07-18',
   conditions: ['leek-rust'],
   case: { stage: null, hidden: null, helpersSeen: false, findings: [{ sign: 'rust-pustules', state: 'seen' }] },
@@ -9,6 +9,7 @@ const leeks: CaseOnDay<string, 'wax', 'organic'> = {
   applied: [{ intervention: 'sulphur', appliedOn: '2026-07-02' }],
   garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01', latitude: 52, notListed: ['box-blight'] },
   weather: null,
+  shelf: [],
 };
 
 test('is that of the planting and the garden on the day', () => {
@@ -27,6 +28,8 @@ test('is that of the planting and the garden on the day', () => {
     notListed: ['box-blight'],
     recent: [{ ingredient: 'sulphur', daysAgo: 16 }],
     seasonDays: 198,
+    on: '2026-07-18',
+    shelf: [],
     stance: 'organic',
     region: 'neutral',
     forecast: {},

@@ -1,5 +1,5 @@
 import { daysBetween, seasonOf } from '../timing/index.js';
-import type { Hiding, Stance } from './interventionFacts.js';
+import type { Hiding, ShelfProduct, Stance } from './interventionFacts.js';
 
 /** The weather as somebody said or measured it; what is not known is `null`. */
 export interface SaidWeather {
@@ -11,7 +11,7 @@ export interface SaidWeather {
 }
 
 /** A case with what is true around it on the day that is asked about. */
-export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School extends Stance> {
+export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School extends Stance, AtHand extends ShelfProduct> {
   readonly on: string;
   /** working diagnosis, by condition */
   readonly conditions: readonly string[];
@@ -45,6 +45,8 @@ export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School
     readonly notListed: readonly string[];
   };
   readonly weather: SaidWeather | null;
+  /** products at hand, each with the card that counts for it */
+  readonly shelf: readonly AtHand[];
 }
 
 // Intervals between products reach back over the beginning of a season; older ones decide nothing.
@@ -57,8 +59,8 @@ const mostFindings = 60;
  *
  * @returns nothing before there is a working diagnosis
  */
-export function treatmentQuestion<Setting extends string, Hidden extends Hiding, School extends Stance>(
-  about: CaseOnDay<Setting, Hidden, School>,
+export function treatmentQuestion<Setting extends string, Hidden extends Hiding, School extends Stance, AtHand extends ShelfProduct>(
+  about: CaseOnDay<Setting, Hidden, School, AtHand>,
 ) {
   const { on, conditions, planting, applied, garden, weather } = about;
   if (conditions.length === 0) return undefined;
@@ -83,6 +85,8 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     notListed: [...garden.notListed],
     recent,
     seasonDays: daysBetween(seasonOf(on, garden.seasonStart).from, on),
+    on,
+    shelf: [...about.shelf],
     stance: garden.stance,
     region: garden.region,
     ...(about.case.stage && { stage: about.case.stage }),

@@ -31,6 +31,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
         steps: [...(one.steps ?? card.steps)],
         cautions: cautionsOf(card, situation.setting, host.habit),
         contactMinutes: card.contactMinutes ?? null,
+        products: one.products.map((product) => ({ ...product, reasons: product.reasons.map(told) })),
       };
     }),
     plan: plan.map(({ intervention, name, step, covers, inTurnWith }) => ({
@@ -58,6 +59,7 @@ function situationOf(library: Library, request: OptionsRequest, host: Host, cond
     seasonDays = Infinity,
     region,
     findings,
+    shelf,
     hemisphere,
     month: calendarMonth,
     notListed,
@@ -72,6 +74,10 @@ function situationOf(library: Library, request: OptionsRequest, host: Host, cond
     month,
     inFlower: request.inFlower ?? false,
     edible: request.edible ?? host.eaten,
+    shelf: (shelf ?? []).map((product, i) => ({
+      ...product,
+      intervention: names.intervention(product.intervention, ['shelf', i, 'intervention']).id,
+    })),
     bare: request.bare ?? (host.deciduous ? bareNow : false),
     helpersSeen: request.helpersSeen ?? false,
     stageChances: findings && stagesFrom(library, conditions, findings, month),

@@ -6,7 +6,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import { preHarvestFor } from '@field-nurse/core/label';
+import { amountUsed, cardThatCounts, preHarvestFor } from '@field-nurse/core/label';
 import type { Intervention } from '@field-nurse/library';
 import { dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
@@ -24,8 +24,8 @@ import { Submission } from '../shared/submission';
 import { TimeField } from '../gardens/time-field';
 import { fromField, measures, toField } from '../shared/units';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
-import { brokenLines } from './broken-lines';
-import { productUnits } from './product-amount';
+import { judgeLogged } from './judge-logged';
+import { keptProduct, productUnits } from './product-amount';
 
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
@@ -72,6 +72,8 @@ export class ApplicationFormPage {
   readonly amount = input<string>();
   readonly unit = input<string>();
   readonly water = input<string>();
+  /** id of the pack on the shelf */
+  readonly product = input<string>();
 
   readonly #zone = this.garden.summary().timeZone;
   protected readonly system = this.garden.summary().units;
@@ -113,45 +115,89 @@ export class ApplicationFormPage {
       cases: this.#casesOn(plantingId ?? ''),
     })),
   );
+  /** packs of what was done, on the shelf now or used for this entry before */
+  protected readonly packs = computed(() =>
+    this.garden
+      .products()
+      .filter(
+        ({ id, intervention, endedOn }) => intervention === this.#typed().intervention && (!endedOn || id === this.known()?.productId),
+      )
+      .map(({ id, name, batch }) => ({ id, name: [name, batch && `batch ${batch}`].filter(Boolean).join(', ') })),
+  );
+  readonly #pack = computed(() => this.packs().find(({ id }) => id === this.#typed().productId));
+  readonly #packCard = computed(() => this.garden.labelCards().filter(({ productId }) => productId === this.#pack()?.id));
+
+  /** the card that counts on each planting, and what of it is not kept */
+  readonly #judged = computed(() => {
+    const [typical, applied] = [this.#entry(), this.#appliedAt()];
+    if (!typical || !applied) return [];
+    const on = dayAt(applied, this.#zone);
+    const { productAmount, productUnit, waterL, targets } = this.#typed();
+    const rows = (targets ?? []).map(({ plantingId, plants }) => ({
+      plants: Number(plants) || 1,
+      areaM2: this.known()?.targets.find((one) => one.plantingId === plantingId)?.areaM2 ?? null,
+    }));
+    const used = amountUsed({
+      ...(keptProduct(productAmount ?? null, productUnit ?? null) as { productMl: number | null; productG: number | null }),
+      waterL: fromField('water', waterL ?? null, this.system),
+      targets: rows,
+    });
+    return this.#chosen().map((record) => {
+      const caseId = targets?.find(({ plantingId }) => plantingId === record.id)?.caseId;
+      const host = this.#library.hosts().get(record.host);
+      const { card, broken } = judgeLogged({
+        typical,
+        product: cardThatCounts(this.#packCard()),
+        cards: this.#library.interventions(),
+        planting: plantingNow(record, on),
+        host,
+        against: workingConditions(this.garden.case(caseId ?? '')?.diagnoses ?? []),
+        on,
+        others: this.garden.appliedDays(record.id).filter(({ id }) => id !== this.application()),
+        seasonStart: this.garden.seasonStart(),
+        weather: {
+          temperatureC: fromField('temperature', this.#typed().temperatureC ?? null, this.system) ?? undefined,
+          windKmh: fromField('wind', this.#typed().windKmh ?? null, this.system) ?? undefined,
+        },
+        used,
+      });
+      return { record, card: host ? { ...card, preHarvestDays: preHarvestFor(card, host) } : card, broken };
+    });
+  });
+
   protected readonly intervals = computed(() => {
-    const [chosen, entry, applied] = [this.#chosen(), this.#entry(), this.#appliedAt()];
-    if (chosen.length === 0 || !entry || !applied) return undefined;
-    const eaten = chosen.some((planting) => planting.eaten);
-    const days = Math.max(0, ...chosen.map(({ host }) => this.#harvestDays(entry, host)));
-    const { reEntryAt, notPickedBefore, repeatFrom } = intervalsAfter(applied, this.#zone, { ...entry, preHarvestDays: days }, eaten);
-    const typical = ['biological', 'soft', 'synthetic'].includes(entry.rung);
+    const [judged, applied] = [this.#judged(), this.#appliedAt()];
+    if (judged.length === 0 || !applied) return undefined;
+    const most = (of: (card: Intervention) => number) => Math.max(0, ...judged.map(({ card }) => of(card)));
+    const repeat = most(({ repeatDays }) => repeatDays?.[0] ?? 0);
+    const { reEntryAt, notPickedBefore, repeatFrom } = intervalsAfter(
+      applied,
+      this.#zone,
+      {
+        reEntryHours: most(({ reEntryHours }) => reEntryHours),
+        preHarvestDays: most(({ preHarvestDays }) => preHarvestDays),
+        repeatDays: repeat > 0 ? [repeat] : undefined,
+      },
+      judged.some(({ record }) => record.eaten),
+    );
+    const typical = this.#packCard().length === 0 && ['biological', 'soft', 'synthetic'].includes(this.#entry()!.rung);
     return {
       reEntry:
-        entry.reEntryHours > 0 ? `Keep out until ${instantWord(reEntryAt, this.#zone)}.` : 'No closed hours on the card: off until dry.',
+        Date.parse(reEntryAt) > Date.parse(applied)
+          ? `Keep out until ${instantWord(reEntryAt, this.#zone)}.`
+          : 'No closed hours on the card: off until dry.',
       harvest: notPickedBefore
         ? `Not to be picked before ${dayWord(notPickedBefore, this.garden.today())}${typical ? ', by typical figures: the label in hand decides' : ''}.`
         : 'Not eaten.',
       repeat: repeatFrom ? `Not again before ${dayWord(repeatFrom, this.garden.today())}.` : '',
     };
   });
-  #harvestDays(card: Intervention, id: string): number {
-    const host = this.#library.hosts().get(id);
-    return host ? preHarvestFor(card, host) : card.preHarvestDays;
-  }
 
-  protected readonly warnings = computed(() => {
-    const [card, applied] = [this.#entry(), this.#appliedAt()];
-    if (!card || !applied) return [];
-    const on = dayAt(applied, this.#zone);
-    const several = this.#chosen().length > 1;
-    return this.#chosen().flatMap((record) =>
-      brokenLines({
-        card,
-        cards: this.#library.interventions(),
-        planting: plantingNow(record, on),
-        host: this.#library.hosts().get(record.host),
-        on,
-        others: this.garden.appliedDays(record.id).filter(({ id }) => id !== this.application()),
-        seasonStart: this.garden.seasonStart(),
-        temperatureC: fromField('temperature', this.#typed().temperatureC ?? null, this.system),
-      }).map((line) => (several ? `${this.#library.hostName(record.host)}: ${line}` : line)),
-    );
-  });
+  protected readonly warnings = computed(() =>
+    this.#judged().flatMap(({ record, broken }) =>
+      broken.map((line) => (this.#judged().length > 1 ? `${this.#library.hostName(record.host)}: ${line}` : line)),
+    ),
+  );
 
   #filled = false;
 
@@ -194,7 +240,11 @@ export class ApplicationFormPage {
         'applications',
         known?.id ?? this.#newId,
         known?.version ?? 0,
-        writtenFrom(this.form, this.#appliedAt()!, this.#zone, this.system, known),
+        {
+          ...writtenFrom(this.form, this.#appliedAt()!, this.#zone, this.system, known),
+          // A pack of another ingredient, left over from before the name was changed, does not count.
+          productId: this.#pack()?.id ?? null,
+        },
         known ? 'Log entry corrected.' : 'Application logged.',
       );
       await this.#router.navigate(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
@@ -216,6 +266,7 @@ export class ApplicationFormPage {
     this.form.patchValue({
       plantings: planting ? [planting.id] : [],
       intervention: this.intervention() ?? '',
+      productId: this.product() ?? null,
       productAmount: this.amount() ? Number(this.amount()) : null,
       productUnit: productUnits.find((unit) => unit === this.unit()) ?? null,
       waterL: toField('water', this.water() ? Number(this.water()) : null, this.system),

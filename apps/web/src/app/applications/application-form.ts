@@ -32,6 +32,8 @@ export function applicationForm(now: string, timeZone: string) {
     plantings: new FormControl<string[]>([], { nonNullable: true, validators: [Validators.required] }),
     targets: new FormArray<TargetGroup>([]),
     intervention: needed(''),
+    /** the pack that it came from */
+    productId: new FormControl<string | null>(null),
     day: needed(clock.slice(0, 10)),
     time: needed(clock.slice(11)),
     productAmount: number(0, 1_000_000),

@@ -39,6 +39,7 @@ export function caseOptions(id: Signal<string>): CaseOptions {
               planting: plant,
               applied: garden.appliedDays(plant.id),
               garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
+              shelf: garden.atHand(),
               weather: weather.said(plant.setting),
             }),
           )

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { appliedTo } from './applied';
 import type { Applied } from './applied';
 import { GardenActions, gardenFeature } from '../store/garden-state';
+import { atHandOf, shelfNow } from './shelf-now';
 import { plantingNow } from './plantings-now';
 import type { Planting } from './plantings-now';
 
@@ -23,6 +24,9 @@ export class Garden {
   readonly #plantingRecords = this.#store.selectSignal(gardenFeature.selectPlantings);
   readonly cases = this.#store.selectSignal(gardenFeature.selectCases);
   readonly decisions = this.#store.selectSignal(gardenFeature.selectDecisions);
+  readonly products = this.#store.selectSignal(gardenFeature.selectProducts);
+  readonly labelCards = this.#store.selectSignal(gardenFeature.selectLabelCards);
+  readonly stockMoves = this.#store.selectSignal(gardenFeature.selectStockMoves);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
   readonly assessments = this.#store.selectSignal(gardenFeature.selectAssessments);
   readonly traps = this.#store.selectSignal(gardenFeature.selectTraps);
@@ -47,6 +51,15 @@ export class Garden {
   readonly plantings = computed<readonly Planting[]>(() => this.#plantingRecords().map((one) => plantingNow(one, this.today())));
   /** applications, once for each planting that they went to */
   readonly applied = computed<readonly Applied[]>(() => appliedTo(this.applications()));
+  /** products that were not given up, with what is left of them */
+  readonly shelf = computed(() =>
+    shelfNow(
+      { products: this.products(), labelCards: this.labelCards(), stockMoves: this.stockMoves(), applications: this.applications() },
+      this.today(),
+    ),
+  );
+  /** products that can be taken, as options are asked with them */
+  readonly atHand = computed(() => atHandOf(this.shelf(), this.labelCards()));
   /** cases of earlier seasons in a line each, as far as they are not here in full */
   readonly pastCases = computed<readonly PastCase[]>(() => {
     const here = new Set(this.cases().map(({ id }) => id));

@@ -16,6 +16,7 @@ import { of } from 'rxjs';
 import { Api } from '../api/api';
 import { appliedTo } from '../gardens/applied';
 import { Garden } from '../gardens/garden';
+import { atHandOf, shelfNow } from '../gardens/shelf-now';
 import { plantingNow } from '../gardens/plantings-now';
 import { contents, now, today } from './test-garden';
 
@@ -135,6 +136,11 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     plantings: signal(all.plantings.map((one) => plantingNow(one, today))),
     applications: signal(all.applications),
     applied: signal(appliedTo(all.applications)),
+    products: signal(all.products),
+    labelCards: signal(all.labelCards),
+    stockMoves: signal(all.stockMoves),
+    shelf: signal(shelfNow(all, today)),
+    atHand: signal(atHandOf(shelfNow(all, today), all.labelCards)),
     seasonStart: signal('01-01'),
     appliedDays: () => [],
     pastCases: signal(all.pastCases),

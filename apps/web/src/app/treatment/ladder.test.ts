@@ -13,6 +13,7 @@ describe('the ladder', () => {
     steps: [],
     cautions: [],
     contactMinutes: null,
+    products: [],
     evidence: 'strong',
     expected: { efficacy: [0, 1], minutes: 1, cost: 1 },
     loss,

@@ -32,6 +32,13 @@ export const region: Rule = ({ intervention }, { region: rules }) => {
 export const dont: Rule = ({ intervention }) => (intervention.dont ? ruledOut('dont') : undefined);
 
 const brokenCodes: Readonly<Record<LabelLine, ReasonCode>> = {
+  crop: 'no-crop-line',
+  target: 'no-target-line',
+  validity: 'expired',
+  licence: 'licence',
+  rate: 'above-rate',
+  wind: 'wind-line',
+  buffer: 'buffer',
   bees: 'bees',
   eaten: 'not-on-eaten',
   'pre-harvest': 'harvest',
@@ -45,15 +52,18 @@ const brokenCodes: Readonly<Record<LabelLine, ReasonCode>> = {
 
 /** What the label says of it: a broken line rules out; a harvest that nobody has named calls for care. */
 export function byLabel({ intervention, all }: Proposal, situation: Situation): Reason[] {
-  const { host, setting, edible, inFlower, daysToHarvest, flowersInDays, bare, earlier, temperatureC, forecast } = situation;
+  const { host, setting, edible, inFlower, daysToHarvest, flowersInDays, bare, waterNear, earlier, temperatureC, forecast } = situation;
   const lines = judgeByLabel(intervention, {
-    planting: { host, setting, eaten: edible, inFlower, daysToHarvest, flowersInDays, bare },
+    planting: { host, setting, eaten: edible, inFlower, daysToHarvest, flowersInDays, bare, waterNear },
     earlier,
-    warmth: { temperatureC, maxC: forecast?.maxC },
+    weather: { temperatureC, maxC: forecast?.maxC, windKmh: forecast?.windKmh },
+    on: situation.on,
+    hasLicence: situation.hasLicence,
     cards: all,
   });
   return lines.flatMap(({ line, state, facts }: JudgedLine) => {
     if (state === 'open' && line === 'bees') return setting === 'indoor' ? [] : care('bees-unknown', facts);
+    if (state === 'open' && line === 'buffer') return setting === 'indoor' ? [] : care('buffer', facts);
     if (state === 'open') return line === 'pre-harvest' ? care('harvest-close', facts) : [];
     if (state === 'kept') return [];
     return ruledOut(line === 'temperature' && 'least' in facts ? 'too-cold' : brokenCodes[line], facts);

@@ -1,7 +1,7 @@
 import type { Intervention } from '@field-nurse/library';
 import { planting } from '../testing/test-garden';
-import { brokenLines } from './broken-lines';
-import type { BeingLogged } from './broken-lines';
+import { judgeLogged } from './judge-logged';
+import type { BeingLogged } from './judge-logged';
 
 const card = {
   id: 'sulphur',
@@ -21,17 +21,20 @@ const card = {
 } as unknown as Intervention;
 
 const logged: BeingLogged = {
-  card,
+  typical: card,
+  product: undefined,
   cards: new Map([['sulphur', card]]),
   planting,
   host: undefined,
+  against: [],
   on: '2026-07-18',
   others: [],
   seasonStart: '01-01',
-  temperatureC: null,
+  weather: {},
+  used: undefined,
 };
 const used = (...days: string[]) => ({ others: days.map((appliedOn) => ({ intervention: 'sulphur', appliedOn })) });
-const told = (change: Partial<BeingLogged>) => brokenLines({ ...logged, ...change });
+const told = (change: Partial<BeingLogged>) => judgeLogged({ ...logged, ...change }).broken;
 
 test('nothing to say when the card is kept, or for what came later', () => {
   expect(told(used('2026-07-11', '2026-07-19'))).toEqual([]);
@@ -45,8 +48,8 @@ test('too soon, too often in the garden’s own season', () => {
 
 test('by the planting’s own family, harvest and flowers', () => {
   expect(told({ host: { id: 'leek', family: 'alliums' } as BeingLogged['host'] })).toEqual(['It harms this plant: it scorches.']);
-  expect(told({ card: { ...card, preHarvestDays: 5 } })).toEqual([
+  expect(told({ typical: { ...card, preHarvestDays: 5 } })).toEqual([
     'The card asks for 5 days before harvest, and harvest was 4 days away: move the harvest.',
   ]);
-  expect(told({ card: { ...card, bees: 'serious' }, planting: { ...planting, inFlower: true } })).toHaveLength(1);
+  expect(told({ typical: { ...card, bees: 'serious' }, planting: { ...planting, inFlower: true } })).toHaveLength(1);
 });

@@ -1,0 +1,52 @@
+import type { Stored } from '@field-nurse/contract';
+import { cardThatCounts, productsAtHand } from '@field-nurse/core/label';
+import { stockLeft } from '@field-nurse/core/shelf';
+import { and, eq, ne } from 'drizzle-orm';
+import { applications } from '../applications/tables.js';
+import type { Db } from '../db/client.js';
+import { recordById, recordsOf } from '../records/recordStore.js';
+import { labelCards, stockMoves } from './tables.js';
+
+type Reader = Pick<Db, 'select'>;
+
+/** The card of a product that counts: copied from the pack before read from the register; none: typical figures stand in. */
+export async function cardOf(db: Reader, gardenId: string, productId: string): Promise<Stored<'labelCards'> | undefined> {
+  const rows = await db
+    .select({ id: labelCards.id })
+    .from(labelCards)
+    .where(and(eq(labelCards.gardenId, gardenId), eq(labelCards.productId, productId)));
+  const cards = await Promise.all(rows.map(({ id }) => recordById(db, 'labelCards', gardenId, id)));
+  return cardThatCounts(cards.flatMap((card) => card ?? []));
+}
+
+/** The products of a garden with the cards that count for them. */
+export const shelfOf = async (db: Reader, gardenId: string) =>
+  productsAtHand(await recordsOf(db, 'products', gardenId), await recordsOf(db, 'labelCards', gardenId));
+
+/**
+ * What would be left of a product after a move.
+ *
+ * @param id - of the move: as it is kept it does not count
+ */
+export async function leftAfter(
+  db: Reader,
+  gardenId: string,
+  product: Stored<'products'>,
+  id: string,
+  move: Pick<Stored<'stockMoves'>, 'movedAt' | 'kind' | 'amount'>,
+): Promise<number | null> {
+  const moves = await db
+    .select({ movedAt: stockMoves.movedAt, kind: stockMoves.kind, amount: stockMoves.amount })
+    .from(stockMoves)
+    .where(and(eq(stockMoves.gardenId, gardenId), eq(stockMoves.productId, product.id), ne(stockMoves.id, id)));
+  const uses = await db
+    .select({
+      appliedAt: applications.appliedAt,
+      productMl: applications.productMl,
+      productG: applications.productG,
+      productPieces: applications.productPieces,
+    })
+    .from(applications)
+    .where(and(eq(applications.gardenId, gardenId), eq(applications.productId, product.id)));
+  return stockLeft(product, [...(moves as (typeof move)[]), move], uses);
+}
