@@ -46,7 +46,7 @@ export const storeys = {
     ['entries', 'weather'],
     ['cases'],
     ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
-    ['applications', 'door', 'ground', 'leaf-gauge', 'mix', 'today'],
+    ['applications', 'door', 'ground', 'leaf-gauge', 'mix', 'shelf', 'today'],
     ['traps'],
   ],
 };

@@ -6,12 +6,16 @@ import type { ApiClient } from './apiClient.js';
 import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
+import { demoPacks, demoShelf } from './osierReachShelf.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
 
-const random = seededRandom(18072026);
-const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join('');
 /** Ids that are the same at each load, in the shape of a random UUID. */
-const nextId = () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`;
+function idsFrom(random: () => number): () => string {
+  const hex = (digits: number) => Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join('');
+  return () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`;
+}
+const random = seededRandom(18072026);
+const nextId = idsFrom(random);
 
 export const demoGardenId = nextId();
 
@@ -19,11 +23,7 @@ export const demoGardenId = nextId();
 export async function fillGarden(client: ApiClient, library: Library, gardenId: string): Promise<void> {
   await client.send('post', '/api/v1/gardens', { id: gardenId, settings: demoSettings });
 
-  const write = async <S extends Subject>(subject: S, value: Written<S>): Promise<string> => {
-    const id = nextId();
-    await client.send('put', `/api/v1/gardens/${gardenId}/${subject}/${id}`, { change: nextId(), version: 0, value });
-    return id;
-  };
+  const write = writer(client, gardenId, nextId);
   const placeIds = new Map<string, string>();
   for (const [key, place] of Object.entries(demoPlaces)) placeIds.set(key, await write('places', place));
   const plantingIds = new Map<string, string>();
@@ -45,7 +45,8 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
     plantingIds.set(key, await write('plantings', planting));
   }
   const [clinic] = await client.send<ClinicOffer[]>('get', '/api/v1/clinics');
-  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, write);
+  const packs = await fillShelf(client, gardenId);
+  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, packs, write);
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
   await fillPreventionTasks(library, placeIds, write);
@@ -54,9 +55,36 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
   for (const value of demoThresholds) await write('thresholds', value);
 }
 
+/** @returns the products by what the demo calls them */
+async function fillShelf(client: ApiClient, gardenId: string): Promise<ReadonlyMap<string, string>> {
+  const write = writer(client, gardenId, idsFrom(seededRandom(2210)));
+  const packs = new Map<string, string>();
+  for (const [key, { product, moves, ...rest }] of Object.entries(demoShelf)) {
+    const productId = await write('products', product);
+    packs.set(key, productId);
+    for (const card of 'cards' in rest ? rest.cards : []) await write('labelCards', { ...card, productId });
+    for (const move of moves) await write('stockMoves', { ...move, productId });
+  }
+  return packs;
+}
+
 type Write = <S extends Subject>(subject: S, value: Written<S>) => Promise<string>;
 
-async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOffer | undefined, write: Write): Promise<void> {
+const writer =
+  (client: ApiClient, gardenId: string, id: () => string): Write =>
+  async (subject, value) => {
+    const record = id();
+    await client.send('put', `/api/v1/gardens/${gardenId}/${subject}/${record}`, { change: id(), version: 0, value });
+    return record;
+  };
+
+async function fillCase(
+  sketch: CaseSketch,
+  plantingId: string,
+  clinic: ClinicOffer | undefined,
+  packs: ReadonlyMap<string, string>,
+  write: Write,
+): Promise<void> {
   const caseId = await write('cases', {
     plantingId,
     openedOn: sketch.opened,
@@ -84,6 +112,7 @@ async function fillCase(sketch: CaseSketch, plantingId: string, clinic: ClinicOf
   for (const one of sketch.applied ?? [])
     await write('applications', {
       intervention: one.intervention,
+      productId: packs.get(demoPacks[one.intervention] ?? '') ?? null,
       appliedAt: one.at,
       targets: [{ plantingId, caseId, plants: one.plants, coveredPart: one.part }],
       productMl: null,

@@ -1,4 +1,4 @@
-import { cardFor, linesFor, usedRate } from './index';
+import { cardDifferences, cardFor, linesFor, usedRate } from './index';
 import type { CardLine, CardRate, LabelCard, ProductCard } from './index';
 
 const typical: LabelCard & { reEntryHours: number; rainFastHours: number } = {
@@ -133,5 +133,31 @@ describe('the rate of a label', () => {
     ['by length, which nobody noted', { ...inWater, per: { amount: 1, unit: 'm' } }, used(10, { waterL: 5 }), 'open'],
   ])('%s', (_, rate, amount, state) => {
     expect(usedRate(rate, amount)).toBe(state);
+  });
+});
+
+describe('what one card says otherwise than another', () => {
+  const before = pack([line({ host: 'tomato', preHarvestDays: 3 }), line({ host: 'rose' })]);
+
+  test('nothing, where settings stand in another order', () => {
+    const settings = ['outdoor', 'greenhouse'];
+    expect(cardDifferences(pack([line({ settings })]), pack([line({ settings: [...settings].reverse() })]))).toEqual([]);
+  });
+
+  test('figures in general and of a line, a line that is new and one that is gone', () => {
+    const after = pack([line({ host: 'tomato', preHarvestDays: 7, seasonMax: 2 }), line({ host: 'leek' })], { reEntryHours: 24 });
+    expect(cardDifferences(before, after).map(({ line: of, field, before: was, after: is }) => [of?.host, field, was, is])).toEqual([
+      [undefined, 'reEntryHours', 6, 24],
+      ['tomato', 'preHarvestDays', 3, 7],
+      ['tomato', 'seasonMax', null, 2],
+      ['leek', 'added', null, after.lines[1]],
+      ['rose', 'removed', before.lines[1], null],
+    ]);
+  });
+
+  test('of two lines that name the same, the first with the first', () => {
+    const twice = pack([line({ seasonMax: 1 }), line({ seasonMax: 2 })]);
+    expect(cardDifferences(twice, twice)).toEqual([]);
+    expect(cardDifferences(twice, pack([line({ seasonMax: 1 })]))).toMatchObject([{ field: 'removed' }]);
   });
 });

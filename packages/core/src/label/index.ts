@@ -7,6 +7,8 @@ export { rateLine } from './rateLine.js';
 
 // The label of a product in hand
 export { cardFor } from './cardFor.js';
+export { cardDifferences } from './cardDifferences.js';
+export type { CardDifference } from './cardDifferences.js';
 export { cardThatCounts } from './productCard.js';
 export type { CardLine, ProductCard } from './productCard.js';
 export { productsAtHand } from './productsAtHand.js';

@@ -50,6 +50,7 @@ export class Api {
     this.send('put /api/v1/gardens/{garden}', { params: { garden }, body: settings });
   gardenContents = (garden: string) => this.send('get /api/v1/gardens/{garden}', { params: { garden } });
 
+  labelRegister = (garden: string, q: string) => this.send('get /api/v1/gardens/{garden}/register', { params: { garden }, query: { q } });
   newerRecords = (garden: string, since: number) =>
     this.send('get /api/v1/gardens/{garden}/records', { params: { garden }, query: { since: String(since) } });
   season = (garden: string, day: string) => this.send('get /api/v1/gardens/{garden}/seasons/{day}', { params: { garden, day } });
