@@ -15,7 +15,12 @@ interface Waits {
  * @param typical - of the ingredient
  * @param targets - troubles that it is used against; none known: every line of the plant counts
  */
-export function cardFor<T extends LabelCard & Waits>(typical: T, card: ProductCard, plant: LabelledHost, targets: readonly string[]): T {
+export function cardFor<T extends LabelCard & Waits>(
+  typical: T,
+  card: ProductCard,
+  plant: LabelledHost,
+  targets: readonly string[],
+): T & LabelCard {
   const found = linesFor(card.lines, plant, targets);
   const lines = 'lines' in found ? found.lines : [];
   const of = <V>(pick: (line: CardLine) => V | null): V[] => lines.flatMap((line) => pick(line) ?? []);

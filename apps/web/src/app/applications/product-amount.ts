@@ -1,7 +1,6 @@
 import type { Application, Written } from '@field-nurse/contract';
-import type { UnitName } from '@field-nurse/core/units';
 import { convert, dimensionOf } from '@field-nurse/core/units';
-import { amountWord } from '../shared/units';
+import { stockWord } from '../shared/units';
 import type { UnitSystem } from '../shared/units';
 
 /** Units in which a gardener may say how much product it was; `pieces` for sachets, mites and cards. */
@@ -27,13 +26,8 @@ export function productOf({ productMl, productG, productPieces }: Kept): { amoun
   return { amount: productPieces, unit: productPieces === null ? null : 'pieces' };
 }
 
-const inUs: Partial<Record<ProductUnit, UnitName>> = { ml: 'floz-us', g: 'oz' };
-
 /** "60 g", "2.1 oz", "6 pieces" */
 export function productWord(application: Pick<Application, keyof Kept>, system: UnitSystem): string {
   const { amount, unit } = productOf(application);
-  if (amount === null || unit === null) return '';
-  if (unit === 'pieces') return `${amount} ${amount === 1 ? 'piece' : 'pieces'}`;
-  const other = inUs[unit];
-  return amountWord(system === 'us' && other ? convert({ amount, unit }, other) : { amount, unit });
+  return amount === null || unit === null ? '' : stockWord(amount, unit as 'ml' | 'g' | 'pieces', system);
 }

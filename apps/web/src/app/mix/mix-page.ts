@@ -5,7 +5,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import { sprayPerPlant } from '@field-nurse/core/dose';
+import { rateAt, sprayPerPlant } from '@field-nurse/core/dose';
 import { preHarvestFor } from '@field-nurse/core/label';
 import { convert } from '@field-nurse/core/units';
 import { cautionsOf } from '@field-nurse/library/texts';
@@ -18,7 +18,7 @@ import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, 
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
 import type { BenchInput } from './mix-question';
-import { benchFaults, isByArea, isSpread, mixQuestion, rateAt } from './mix-question';
+import { benchFaults, isByArea, isSpread, mixQuestion } from './mix-question';
 import { Sprayer } from './sprayer';
 
 // A common hand-pumped size in each system: five litres, one gallon.

@@ -1,7 +1,8 @@
+import { rateAt } from '@field-nurse/core/dose';
 import { mixFor } from '@field-nurse/core/dose';
 import type { MixQuestion } from '@field-nurse/core/dose';
 import type { BenchInput, CardRate } from './mix-question';
-import { benchFaults, isByArea, isSpread, mixQuestion, rateAt } from './mix-question';
+import { benchFaults, isByArea, isSpread, mixQuestion } from './mix-question';
 
 const soap: CardRate = {
   product: 'soap',

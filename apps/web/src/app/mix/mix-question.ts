@@ -1,5 +1,5 @@
 import type { MixRequest } from '@field-nurse/contract';
-import { atStrength } from '@field-nurse/core/dose';
+import { rateAt } from '@field-nurse/core/dose';
 import type { Intervention } from '@field-nurse/library';
 
 export type CardRate = NonNullable<Intervention['rate']>;
@@ -26,18 +26,6 @@ export const isSpread = ({ per }: CardRate): boolean => per.unit === 'm2';
 
 /** Is it counted by ground, whatever stands on it? */
 export const isByArea = (card: CardRate): boolean => isSpread(card) || card.coverage?.per === 'm2';
-
-// As many as a measuring jug or a spoon can tell apart.
-const rateDigits = 3;
-
-/** The card's rate and its maximum for a product of the strength that stands on the pack. */
-export function rateAt(card: CardRate, strength: number): { readonly rate: number; readonly most: number } {
-  // Parts are poured as they are: a disinfectant of another strength has another label.
-  if (card.unit === 'parts') return { rate: card.amount, most: card.labelMax.amount };
-  const meantFor = card.strength.amount;
-  const most = atStrength(card.labelMax.amount, meantFor, strength);
-  return { rate: Math.min(most, Number(atStrength(card.amount, meantFor, strength).toPrecision(rateDigits))), most };
-}
 
 /** The sum of the bench as a question to the mix calculation, with the card's limit in it. */
 export function mixQuestion(card: CardRate, { plants, each, areaM2, strength, rate, sprayerL, spoons }: BenchInput): MixRequest {

@@ -92,4 +92,16 @@ export const unitWord = (unit: string): string => unitWords[unit] ?? unit;
 export const amountWord = ({ amount, unit }: { readonly amount: number; readonly unit: string }): string =>
   `${tidy(amount)} ${unitWord(unit)}`;
 
+const usUnits = { ml: 'floz-us', g: 'oz' } as const;
+const large = { ml: { from: 1000, unit: 'l' }, g: { from: 1000, unit: 'kg' } } as const;
+
+/** "180 ml", "1.2 kg", "6.1 fl oz", "3 pieces": an amount of a product as it is measured. */
+export function stockWord(amount: number, measuredIn: 'ml' | 'g' | 'pieces', system: UnitSystem): string {
+  if (measuredIn === 'pieces') return `${amount} ${amount === 1 ? 'piece' : 'pieces'}`;
+  const quantity = { amount, unit: measuredIn };
+  if (system === 'us') return amountWord(convert(quantity, usUnits[measuredIn]));
+  const big = large[measuredIn];
+  return Math.abs(amount) >= big.from ? amountWord(convert(quantity, big.unit)) : amountWord(quantity);
+}
+
 const tidy = (value: number): string => String(Math.abs(value) >= 100 ? Math.round(value) : Number(value.toPrecision(3)));

@@ -12,12 +12,13 @@ import { Records } from '../gardens/records';
 import { shelfNow } from '../gardens/shelf-now';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
+import { stockWord } from '../shared/units';
 import { advice } from '../shared/words';
 import { CardView, namingOf } from './card-view';
 import { differenceWord } from './card-words';
 import { PackDrawing } from './pack-drawing';
 import { levelOf, saidOf } from './shelf-state';
-import { formWords, soldToWords, sourceWords, stockWord, strengthWord } from './shelf-words';
+import { formWords, soldToWords, sourceWords, strengthWord } from './shelf-words';
 import { StockLedger } from './stock-ledger';
 import { typicalCard } from './typical-card';
 

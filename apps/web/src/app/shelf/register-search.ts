@@ -22,6 +22,7 @@ const shortest = 3;
       display: block;
     }
     .row {
+      margin-top: 8px;
       display: flex;
       flex-wrap: wrap;
       gap: 4px 12px;
@@ -65,7 +66,8 @@ const shortest = 3;
                 <span>
                   <b>{{ one.name }}</b>
                   <span class="fn-small">
-                    {{ one.number }}, amended {{ day(one.amendedOn) }}, valid until {{ day(one.card.validUntil!) }}</span
+                    {{ one.number }}, amended {{ day(one.amendedOn)
+                    }}{{ one.card.validUntil ? ', valid until ' + day(one.card.validUntil) : '' }}</span
                   >
                 </span>
                 <button matButton="outlined" type="button" [attr.aria-label]="'Take over ' + one.name" (click)="taken.emit(one)">

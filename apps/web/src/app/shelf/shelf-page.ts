@@ -5,10 +5,11 @@ import { Garden } from '../gardens/garden';
 import type { OnShelf } from '../gardens/shelf-now';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
+import { stockWord } from '../shared/units';
 import { advice } from '../shared/words';
 import { PackDrawing } from './pack-drawing';
 import { levelOf, saidOf, sourceOf } from './shelf-state';
-import { stockWord, strengthWord } from './shelf-words';
+import { strengthWord } from './shelf-words';
 
 /** The shelf: what stands in the shed, filled to what is left, with what its label is worth and what speaks against it. */
 @Component({

@@ -11,9 +11,10 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
+import { stockWord } from '../shared/units';
 import { dayAt } from '@field-nurse/core/timing';
 import { Submission } from '../shared/submission';
-import { moveWords, stockWord } from './shelf-words';
+import { moveWords } from './shelf-words';
 
 /** What came and went of a product, with what was left each time, and a line to write the next. */
 @Component({

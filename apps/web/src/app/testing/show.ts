@@ -38,6 +38,11 @@ globalThis.matchMedia = (media) =>
     removeEventListener: deaf,
   }) as unknown as MediaQueryList;
 HTMLElement.prototype.scrollIntoView = deaf;
+globalThis.ResizeObserver = class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
 globalThis.IntersectionObserver = class {
   observe() {}
   unobserve() {}

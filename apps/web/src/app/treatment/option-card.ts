@@ -1,15 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { preHarvestFor } from '@field-nurse/core/label';
+import { Garden } from '../gardens/garden';
 import { Drawing } from '../drawing/drawing';
 import { Library } from '../library/library';
 import { evidenceWords, protectWords } from '../shared/words';
 import type { JudgedIntervention } from './ladder';
+import { packInHand } from './pack-in-hand';
+import { OnShelfNote } from './on-shelf';
 import { VerdictMark } from './verdict-mark';
 
 /** One option that is open: its verdict with reasons, what to expect of it, and how it is done. */
 @Component({
   selector: 'fn-option-card',
-  imports: [Drawing, MatButtonModule, VerdictMark],
+  imports: [Drawing, MatButtonModule, OnShelfNote, VerdictMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './option-card.scss',
   template: `
@@ -40,13 +44,16 @@ import { VerdictMark } from './verdict-mark';
           takes away {{ effect() }}, {{ evidence[option().evidence] }}
         </span>
         <span>{{ minutes() }}</span>
-        @if (entry()?.preHarvestDays) {
-          <span>{{ entry()!.preHarvestDays }} d to harvest</span>
+        @if (harvestDays(); as days) {
+          <span>{{ days }} d to harvest</span>
         }
         @if (entry()?.modeOfAction; as group) {
           <span>{{ group.scheme }} {{ group.group }}</span>
         }
       </div>
+    }
+    @if (host(); as plant) {
+      <fn-on-shelf [option]="option()" [plants]="plants()" [host]="plant" />
     }
     <details>
       <summary>How it is done</summary>
@@ -82,8 +89,13 @@ import { VerdictMark } from './verdict-mark';
 })
 export class OptionCard {
   readonly #library = inject(Library);
+  readonly #garden = inject(Garden);
+  /** nothing at the door, where no garden is open */
+  readonly #shelf = computed(() => (this.host() ? this.#garden.shelf() : undefined));
   readonly option = input.required<JudgedIntervention>();
   readonly plants = input.required<number>();
+  /** id of the plant; nothing where no shelf is known, as at the door */
+  readonly host = input<string>();
   readonly first = input(false);
   readonly canChoose = input(true);
   readonly chosen = output<JudgedIntervention>();
@@ -96,6 +108,13 @@ export class OptionCard {
   protected readonly minutes = computed(() => {
     const minutes = this.option().expected.minutes * this.plants();
     return minutes < 90 ? `${Math.max(1, Math.round(minutes))} min of work` : `${(minutes / 60).toFixed(1)} h of work`;
+  });
+  /** by the label of the pack in hand, where there is one */
+  protected readonly harvestDays = computed(() => {
+    const [entry, host] = [this.entry(), this.#library.hosts().get(this.host() ?? '')];
+    const inHand = this.#shelf()?.find(({ product }) => product.id === this.option().products[0]?.id);
+    if (!entry || !host) return entry?.preHarvestDays ?? 0;
+    return preHarvestFor(inHand ? packInHand(entry, inHand, host, this.option().covers, this.plants()).card : entry, host);
   });
   protected readonly protection = computed(() => (this.entry()?.protect ?? []).map((one) => protectWords[one] ?? one).join(', '));
 }

@@ -20,6 +20,7 @@ import { caseOptions } from '../cases/case-options';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
 import { OptionCard } from './option-card';
+import { TradeOff } from './trade-off';
 import { TodaysWeather } from '../cases/todays-weather';
 
 const usualLookDays = 7;
@@ -27,7 +28,7 @@ const usualLookDays = 7;
 /** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
 @Component({
   selector: 'fn-options-page',
-  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard],
+  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard, TradeOff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './options-page.scss',
   templateUrl: './options-page.html',
