@@ -44,6 +44,15 @@ const gardenViews: readonly View[] = [
     },
     shows: heading('Readings'),
   },
+  { name: 'Shelf', open: (page) => goTo(page, 'Shelf'), shows: heading('Tool shed, top shelf') },
+  {
+    name: 'Product',
+    open: async (page) => {
+      await goTo(page, 'Shelf');
+      await page.getByRole('link', { name: /Marshlight Sulphur 80/ }).click();
+    },
+    shows: heading('What its label allows'),
+  },
   { name: 'Prevention', open: (page) => goTo(page, 'Prevention'), shows: heading('Tide bed') },
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },
@@ -66,6 +75,23 @@ const formViews: readonly View[] = [
       await page.getByRole('link', { name: 'Log an application' }).click();
     },
     shows: heading('Log an application'),
+  },
+  {
+    name: 'Label form',
+    open: async (page) => {
+      await goTo(page, 'Shelf');
+      await page.getByRole('link', { name: /Marshlight Sulphur 80/ }).click();
+      await page.getByRole('link', { name: 'Correct the copy' }).click();
+    },
+    shows: heading('The label itself'),
+  },
+  {
+    name: 'Product form',
+    open: async (page) => {
+      await goTo(page, 'Shelf');
+      await page.getByRole('link', { name: 'New product' }).click();
+    },
+    shows: heading('Is it in the register?'),
   },
   {
     name: 'Planting',

@@ -30,22 +30,14 @@ const pictures = [
     size: phone,
     fill: { 'Which plant?': 'moth orchid', 'What do you see?': 'White fluff in the joints, sticky.' },
   },
-  {
-    name: 'list',
-    path: 'ground/list',
-    fill: {
-      'What grows where':
-        '3 tomatoes Ferry Red in the tunnel, 40 leeks, 9 pots on the sill\nLong bed: carrots, 2 rows of beetroot\n7 flurbs by the gate',
-    },
-    shows: /One name was not understood/,
-  },
   { name: 'case', cause: 'Soft scale' },
   { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
   { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' }, shows: 'At the bench' },
   { name: 'log', path: 'log' },
+  { name: 'shelf', path: 'shelf' },
+  { name: 'label-card', path: 'shelf', press: /Marshlight Sulphur 80/, shows: 'What its label allows' },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
-  { name: 'prevention-phone', path: 'prevention', size: phone },
   { name: 'weather', path: 'weather', look: 'dark' },
   { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
@@ -113,7 +105,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', shows, fill = {}, size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', press, shows, fill = {}, size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -122,6 +114,7 @@ async function show(page, garden, { path, cause, tab = '', shows, fill = {}, siz
     await page.waitForURL(/\/cases\/[^/]+$/);
     if (tab) await page.goto(page.url() + tab);
   }
+  if (press) await page.getByRole('link', { name: press }).click();
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);

@@ -69,10 +69,13 @@ export class CardFormPage {
   #filled = false;
   constructor() {
     effect(() => {
-      const known = this.known();
-      if (!known || this.#filled) return;
+      const [one, known] = [this.one(), this.known()];
+      if (!one || this.#filled) return;
       this.#filled = true;
       untracked(() => {
+        // What is weighed has its rate in grams.
+        if (one.measuredIn === 'g') this.form.controls.lines.at(0).controls.unit.setValue('g');
+        if (!known) return;
         fillCard(this.form, known);
         this.photos.set(known.photos);
       });

@@ -71,7 +71,8 @@ describe('what is typed wrongly', () => {
 
   test('one figure of a range stands for both; one end of the temperatures leaves the other open', () => {
     const form = cardForm('2026-07-18');
-    form.patchValue({ minC: 8 });
+    expect(form.controls.reEntryHours.valid).toBe(false);
+    form.patchValue({ minC: 8, reEntryHours: 4 });
     form.controls.lines.at(0).patchValue({ high: 20, perAmount: 10, least: 7, preHarvestDays: 0 });
     const value = writtenCard(form, 'p', []);
     expect(value.temperatureC).toEqual({ min: 8, max: 60 });

@@ -76,7 +76,7 @@ export const cardForm = (today: string) =>
     readOn: new FormControl(today, { nonNullable: true, validators: [Validators.required] }),
     validUntil: new FormControl<string | null>(null),
     soldTo: new FormControl<LabelCard['soldTo']>('unknown', { nonNullable: true }),
-    reEntryHours: new FormControl<number | null>(0, [Validators.required, ...between(0, 2000, true)]),
+    reEntryHours: new FormControl<number | null>(null, [Validators.required, ...between(0, 2000, true)]),
     rainFastHours: optional(0, 240),
     minC: optional(-40, 60),
     maxC: optional(-40, 60),

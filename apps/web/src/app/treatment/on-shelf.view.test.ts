@@ -65,6 +65,7 @@ test('the plot stands beside a table of the same, by work and by money', async (
   const { text, press, page, element } = await show(TradeOff, { options: judged(), plants: 220 });
   const open = judged().filter(({ verdict }) => verdict !== 'ruled-out');
   expect(element.querySelectorAll('.dot')).toHaveLength(open.length);
+  await press(`Show all ${open.length}`);
   expect(page.getAllByRole('row')).toHaveLength(open.length + 1);
   expect(text()).toContain('work on all plants');
   await press('Money');

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { extent, line, max, scaleLinear, scaleSqrt } from 'd3';
+import { MatButtonModule } from '@angular/material/button';
+import { extent, line, max, scaleLinear } from 'd3';
 import { Axis } from '../shared/axis';
 import { MeasuredWidth } from '../shared/measured-width';
 import { rungWords } from '../shared/words';
@@ -10,11 +11,15 @@ import type { Cost } from './trade-off-points';
 const height = 250;
 const edge = { left: 40, right: 16, top: 14, bottom: 38 };
 const radius = 10;
+/** minutes from which work is told in hours */
+const longWork = 90;
+/** rows of the table that are shown at first */
+const firstRows = 8;
 
 /** What each option is expected to lose against the work or the money that it takes; the same as a table beside it. */
 @Component({
   selector: 'fn-trade-off',
-  imports: [Axis, MeasuredWidth],
+  imports: [MatButtonModule, Axis, MeasuredWidth],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './trade-off.scss',
   template: `
@@ -31,7 +36,7 @@ const radius = 10;
           [lines]="width() - edge.left - edge.right"
           [attr.transform]="'translate(' + edge.left + ' 0)'"
         ></g>
-        <g [fnAxis]="x()" side="bottom" [ticks]="4" [word]="costWord" [attr.transform]="'translate(0 ' + (height - edge.bottom) + ')'"></g>
+        <g [fnAxis]="x()" side="bottom" [ticks]="4" [word]="tickWord" [attr.transform]="'translate(0 ' + (height - edge.bottom) + ')'"></g>
         <text [attr.x]="width() - edge.right" [attr.y]="height - 4" text-anchor="end">
           {{ by() === 'minutes' ? 'work on all plants' : 'money for all plants' }}
         </text>
@@ -59,14 +64,14 @@ const radius = 10;
       </caption>
       <thead>
         <tr>
-          <th scope="col"></th>
+          <th scope="col">No.</th>
           <th scope="col">Option</th>
           <th scope="col" class="number">{{ by() === 'minutes' ? 'Work' : 'Money' }}</th>
           <th scope="col" class="number">Lost</th>
         </tr>
       </thead>
       <tbody>
-        @for (point of points(); track point.id) {
+        @for (point of rows(); track point.id) {
           <tr [class.shown]="shown() === point.id" (mouseenter)="shown.set(point.id)" (mouseleave)="shown.set(null)">
             <td [class]="'key ' + point.rung">{{ point.number }}</td>
             <th scope="row">
@@ -81,6 +86,9 @@ const radius = 10;
         }
       </tbody>
     </table>
+    @if (rows().length < points().length) {
+      <button matButton type="button" (click)="all.set(true)">Show all {{ points().length }}</button>
+    }
     <p class="fn-small">
       Lost: the damage that is left with what the option costs, for a plant, in the money of the garden. What lies on the line is beaten by
       no other in both.
@@ -91,6 +99,8 @@ export class TradeOff {
   readonly options = input.required<readonly JudgedIntervention[]>();
   readonly plants = input.required<number>();
   protected readonly by = signal<Cost>('minutes');
+  protected readonly all = signal(false);
+  protected readonly rows = computed(() => (this.all() ? this.points() : this.points().slice(0, firstRows)));
   protected readonly shown = signal<string | null>(null);
   protected readonly width = signal(300);
   protected readonly height = height;
@@ -98,16 +108,24 @@ export class TradeOff {
   protected readonly radius = radius;
 
   protected readonly points = computed(() => tradeOffPoints(this.options(), this.plants(), this.by()));
-  protected readonly x = computed(() =>
-    scaleSqrt([0, max(this.points(), ({ cost }) => cost) || 1], [edge.left + radius, this.width() - edge.right - radius]).nice(4),
-  );
+  /** many minutes are told in hours, on the axis too */
+  readonly #unit = computed(() => {
+    const most = max(this.points(), ({ cost }) => cost) ?? 0;
+    return this.by() === 'minutes' && most >= longWork
+      ? { size: 60, word: ' h' }
+      : { size: 1, word: this.by() === 'minutes' ? ' min' : '' };
+  });
+  protected readonly x = computed(() => {
+    const most = (max(this.points(), ({ cost }) => cost) ?? 0) / this.#unit().size;
+    return scaleLinear([0, most || 1], [edge.left + radius, this.width() - edge.right - radius]).nice(4);
+  });
   protected readonly y = computed(() => {
     const [low = 0, high = 1] = extent(this.points(), ({ loss }) => loss);
-    return scaleLinear([Math.min(0, low), high || 1], [height - edge.bottom, edge.top + radius]).nice(4);
+    return scaleLinear([low, high > low ? high : low + 1], [height - edge.bottom - radius * 2, edge.top + radius * 2]).nice(4);
   });
   protected readonly dots = computed(() =>
     apart(
-      this.points().map((point) => ({ ...point, x: this.x()(point.cost), y: this.y()(point.loss) })),
+      this.points().map((point) => ({ ...point, x: this.x()(point.cost / this.#unit().size), y: this.y()(point.loss) })),
       radius,
     ),
   );
@@ -129,9 +147,10 @@ export class TradeOff {
       : 'No option is open.';
   });
   protected readonly rung = (id: string) => rungWords[id]?.word.toLowerCase() ?? id;
+  protected readonly tickWord = (value: number) => `${value}${this.#unit().word}`;
   protected readonly costWord = (cost: number): string => {
     if (this.by() === 'money') return cost < 10 ? cost.toFixed(2) : String(Math.round(cost));
-    return cost < 90 ? `${Math.round(cost)} min` : `${Number((cost / 60).toPrecision(2))} h`;
+    return cost < longWork ? `${Math.round(cost)} min` : `${Number((cost / 60).toPrecision(2))} h`;
   };
 
   /** Go to the option's own card. */
