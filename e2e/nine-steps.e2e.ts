@@ -93,6 +93,8 @@ for (const { name, enter } of gardens)
     await test.step('7: get the mix as a sum, and a hard stop above the label', async () => {
       await expect(page.getByRole('heading', { name: 'Mix: Insecticidal soap' })).toBeVisible();
       const sum = page.getByRole('region', { name: 'The sum' });
+      // In the demo garden soap stands on the shelf: here it comes from a pack that does not.
+      if (name === 'the demo garden') await choose(page, 'Which pack', 'another one');
       await expect(sum.getByRole('alert')).toContainText('waits until every field');
       await page.getByLabel('Strength on your pack').fill('50');
       await expect(sum.getByText('240 ml').first()).toBeVisible();

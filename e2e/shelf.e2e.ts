@@ -116,4 +116,16 @@ test('options say what is on the shelf, for how many times, and what its label f
   await expect(shelf.filter({ hasText: 'Marshlight Sulphur 80' })).toContainText(/\d+ g left, enough for \d+ times/);
   await expect(page.getByRole('heading', { name: 'What each loses, and takes' })).toBeVisible();
   await expectAccessible(page);
+
+  // At the bench the pack brings its strength, and its own label is the hard stop.
+  await page.goto(page.url().replace(/options$/, 'mix/sulphur'));
+  await expect(page.getByLabel('Strength on your pack')).toHaveValue('80');
+  await expect(page.getByText('the label’s maximum 3 g')).toBeVisible();
+  const sum = page.getByRole('region', { name: 'The sum' });
+  await expect(sum.getByText(/^After it, \d+ g of Marshlight Sulphur 80 are left on the shelf/)).toBeVisible();
+  await page.getByLabel('Rate, g per l').fill('3.1');
+  await expect(sum.getByRole('alert')).toContainText('The label of your pack allows 3 g at most.');
+  await page.getByLabel('Rate, g per l').fill('3');
+  await sum.getByRole('link', { name: 'Log this application' }).click();
+  await expect(page.getByRole('combobox', { name: 'From the shelf' })).toContainText('Marshlight Sulphur 80');
 });

@@ -6,5 +6,7 @@ export { sprayPerPlant } from './sprayPerPlant.js';
 export type { Habit } from './sprayPerPlant.js';
 export { productNeeded } from './productNeeded.js';
 export type { Treated } from './productNeeded.js';
+export { labelMost } from './labelMost.js';
+export type { LabelRate } from './labelMost.js';
 export { inSpoons } from './spoons.js';
 export type { SpoonMeasure, SpoonSet } from './spoons.js';

@@ -41,6 +41,7 @@ export function cardFor<T extends LabelCard & Waits>(
     daysBeforeFlower: card.daysBeforeFlower,
     apartFrom: [...card.apartFrom, ...typical.apartFrom.filter(({ intervention }) => !named.has(intervention))],
     ...(lines.length > 0 && {
+      fromLabel: true,
       settings: lines[0]!.settings.filter((setting) => lines.every(({ settings }) => settings.includes(setting))),
       onEaten: lines.every(({ preHarvestDays }) => preHarvestDays !== null),
       preHarvestDays: Math.max(0, ...of(({ preHarvestDays }) => preHarvestDays)),

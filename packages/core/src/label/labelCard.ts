@@ -47,6 +47,8 @@ export interface LabelCard {
   }[];
   /** what may not be used within so many days of it */
   readonly apartFrom: readonly { readonly intervention: string; readonly days: number; readonly why: string }[];
+  /** its harvest days stand on the label of a product in hand */
+  readonly fromLabel?: boolean | undefined;
   /** the label in hand has no line for this plant, or none against this trouble */
   readonly lacks?: 'crop' | 'target' | undefined;
   /** last day on which it may be used */

@@ -5,19 +5,22 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
-import { rateAt, sprayPerPlant } from '@field-nurse/core/dose';
+import { labelMost, rateAt, sprayPerPlant } from '@field-nurse/core/dose';
 import { preHarvestFor } from '@field-nurse/core/label';
-import { convert } from '@field-nurse/core/units';
+import { usedAmount } from '@field-nurse/core/shelf';
+import { convert, dimensionOf } from '@field-nurse/core/units';
+import type { UnitName } from '@field-nurse/core/units';
 import { cautionsOf } from '@field-nurse/library/texts';
 import { Calc } from '../calc/calc';
 import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { caseOptions } from '../cases/case-options';
-import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
+import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, stockWord, toField, unitWord } from '../shared/units';
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
-import type { BenchInput } from './mix-question';
+import { packInHand } from '../treatment/pack-in-hand';
+import type { BenchInput, CardRate } from './mix-question';
 import { benchFaults, isByArea, isSpread, mixQuestion } from './mix-question';
 import { Sprayer } from './sprayer';
 
@@ -54,9 +57,34 @@ export class MixPage {
   protected readonly cares = computed(() => this.verdict()?.reasons.filter(({ weight }) => weight === 'care') ?? []);
   protected readonly notACase = computed(() => this.options.answer() !== undefined && this.verdict() === undefined);
 
+  /** packs of it on the shelf that may be used here, best first */
+  protected readonly packs = computed(() =>
+    (this.verdict()?.products ?? [])
+      .filter(({ verdict }) => verdict !== 'ruled-out')
+      .flatMap(({ id }) => this.garden.shelf().find(({ product }) => product.id === id) ?? []),
+  );
+  /** id of the pack in hand; nothing for one that is not on the shelf */
+  protected readonly packId = linkedSignal<string | null>(() => this.packs()[0]?.product.id ?? null);
+  protected readonly pack = computed(() => this.packs().find(({ product }) => product.id === this.packId()));
+  readonly #inHand = computed(() => {
+    const [pack, entry, planting] = [this.pack(), this.entry(), this.options.planting()];
+    const host = this.#library.hosts().get(planting?.host ?? '');
+    return pack && entry && planting && host ? packInHand(entry, pack, host, this.verdict()?.covers ?? [], planting.plants) : undefined;
+  });
+  /** the most that the label of the pack allows, in the rate's own unit; nothing without such a label */
+  protected readonly labelMost = computed(() => {
+    const [card, allowed] = [this.card(), this.pack()?.card && this.#inHand()?.card.allowedRate];
+    if (!card || !allowed) return undefined;
+    return labelMost(allowed, { unit: card.unit as UnitName, per: { amount: card.per.amount, unit: card.per.unit as UnitName } });
+  });
+  /** the label names a rate on other terms than ours: nothing is reckoned past it */
+  protected readonly otherTerms = computed(
+    () => Boolean(this.pack()?.card && this.#inHand()?.card.allowedRate) && this.labelMost() === undefined,
+  );
+
   /** what was set by hand, for this card and this case */
   readonly #set = linkedSignal<string, Partial<BenchInput>>({
-    source: () => `${this.case()} ${this.intervention()}`,
+    source: () => `${this.case()} ${this.intervention()} ${this.packId()}`,
     computation: () => ({}),
   });
   protected readonly bench = computed<BenchInput | undefined>(() => {
@@ -67,14 +95,25 @@ export class MixPage {
           each: card.coverage?.amount ?? sprayPerPlant(this.#habit(planting.host)),
           areaM2: null,
           // What is no product has no pack to read it from.
-          strength: this.entry()?.sold ? null : card.strength.amount,
-          rate: rateAt(card, this.#set().strength || card.strength.amount).rate,
+          strength: this.entry()?.sold ? this.#strengthOnPack(card) : card.strength.amount,
+          rate: this.#usualRate(card),
           sprayerL: usualSprayerL[this.system],
           spoons: this.system === 'us' ? 'us' : 'metric',
           ...this.#set(),
         }
       : undefined;
   });
+  #strengthOnPack({ strength: meant }: CardRate): number | null {
+    const onPack = this.pack()?.product.strength;
+    return onPack?.unit === meant.unit ? onPack.amount : null;
+  }
+
+  /** The typical rate for the strength in hand, and never more than its label allows. */
+  #usualRate(card: CardRate): number {
+    const strength = this.#set().strength || this.#strengthOnPack(card) || card.strength.amount;
+    return Math.min(rateAt(card, strength).rate, this.labelMost() ?? Infinity);
+  }
+
   #habit(host: string) {
     return this.#library.hosts().get(host)?.habit ?? 'bush';
   }
@@ -83,17 +122,18 @@ export class MixPage {
   protected readonly coverageUnit = computed(() => this.card()?.coverage?.unit ?? 'l');
   protected readonly most = computed(() => {
     const [card, bench] = [this.card(), this.bench()];
-    return card && bench ? Number(rateAt(card, bench.strength || card.strength.amount).most.toPrecision(3)) : 0;
+    const most = card && bench ? (this.labelMost() ?? rateAt(card, bench.strength || card.strength.amount).most) : 0;
+    return Number(most.toPrecision(3));
   });
   protected readonly spread = computed(() => Boolean(this.card() && isSpread(this.card()!)));
   protected readonly faults = computed(() => {
     const [card, bench] = [this.card(), this.bench()];
-    return card && bench ? benchFaults(card, bench) : new Map<keyof BenchInput, string>();
+    return card && bench ? benchFaults(card, bench, this.labelMost()) : new Map<keyof BenchInput, string>();
   });
   readonly #question = computed(() => {
     const [card, bench] = [this.card(), this.bench()];
-    const may = this.verdict() && this.ruledOut().length === 0 && !this.entry()?.restricted;
-    return card && bench && may && this.faults().size === 0 ? mixQuestion(card, bench) : undefined;
+    const may = this.verdict() && this.ruledOut().length === 0 && !this.entry()?.restricted && !this.otherTerms();
+    return card && bench && may && this.faults().size === 0 ? mixQuestion(card, bench, this.labelMost()) : undefined;
   });
   readonly #answer = resource({ params: () => this.#question(), loader: ({ params }) => this.#calc.mix(params) });
   readonly #kept = keepLatest(this.intervention, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
@@ -116,6 +156,7 @@ export class MixPage {
       case: this.case(),
       intervention: this.intervention(),
       plants: this.bench()?.plants,
+      product: this.packId() ?? undefined,
       amount: mix && Number(mix.product.amount.toPrecision(4)),
       unit: mix?.product.unit,
       water: mix && !this.spread() ? Number(mix.water.amount.toPrecision(4)) : undefined,
@@ -141,7 +182,7 @@ export class MixPage {
     return entry && planting ? cautionsOf(entry, planting.setting, this.#habit(planting.host)) : [];
   });
   protected readonly harvestDays = computed(() => {
-    const [entry, host] = [this.entry(), this.#library.hosts().get(this.options.planting()?.host ?? '')];
+    const [entry, host] = [this.#inHand()?.card ?? this.entry(), this.#library.hosts().get(this.options.planting()?.host ?? '')];
     return entry && host ? preHarvestFor(entry, host) : (entry?.preHarvestDays ?? 0);
   });
   protected readonly harvestWord = (days: number) =>
@@ -154,6 +195,25 @@ export class MixPage {
     if (unit === 'ml') return `${amountWord(convert({ amount: rate * gallonL, unit }, 'tsp-us'))} per gal`;
     return unit === 'g' ? `${amountWord(convert({ amount: rate * gallonL, unit }, 'oz'))} per gal` : '';
   };
+
+  protected readonly keepOutHours = computed(() => (this.#inHand()?.card ?? this.entry())?.reEntryHours ?? 0);
+  /** "After it 474 g are left on the shelf." */
+  protected readonly stockAfter = computed(() => {
+    const [mix, pack] = [this.mix(), this.pack()];
+    if (!mix || pack?.left == null) return '';
+    const { unit, amount } = mix.product;
+    const kind = dimensionOf(unit);
+    const used = usedAmount(pack.product, {
+      productMl: kind === 'volume' ? convert({ amount, unit }, 'ml').amount : null,
+      productG: kind === 'mass' ? convert({ amount, unit }, 'g').amount : null,
+      productPieces: null,
+    });
+    if (used === null) return '';
+    const word = (of: number) => stockWord(of, pack.product.measuredIn, this.system);
+    return used > pack.left
+      ? `Only ${word(pack.left)} of ${pack.product.name} are on the shelf: ${word(used - pack.left)} are missing.`
+      : `After it, ${word(pack.left - used)} of ${pack.product.name} are left on the shelf.`;
+  });
 
   protected print(): void {
     window.print();

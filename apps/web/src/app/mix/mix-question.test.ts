@@ -81,3 +81,11 @@ test.each([
 test('where pellets are spread, the sprayer does not matter', () => {
   expect(benchFaults(pellets, { ...bench, areaM2: 10, rate: 5, sprayerL: 0 }).size).toBe(0);
 });
+
+test('the label of the pack in hand goes before the typical maximum, in both directions', () => {
+  expect([...benchFaults(soap, { ...bench, rate: 18.1 }, 18).values()]).toEqual([
+    'The label of your pack allows 18 ml at most. Nothing is mixed above it.',
+  ]);
+  expect(benchFaults(soap, { ...bench, rate: 30 }, 30).size).toBe(0);
+  expect(mixFor(mixQuestion(soap, { ...bench, rate: 19 }, 18) as MixQuestion)).toMatchObject({ refused: { code: 'label-max' } });
+});

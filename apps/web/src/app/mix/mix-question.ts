@@ -27,8 +27,12 @@ export const isSpread = ({ per }: CardRate): boolean => per.unit === 'm2';
 /** Is it counted by ground, whatever stands on it? */
 export const isByArea = (card: CardRate): boolean => isSpread(card) || card.coverage?.per === 'm2';
 
-/** The sum of the bench as a question to the mix calculation, with the card's limit in it. */
-export function mixQuestion(card: CardRate, { plants, each, areaM2, strength, rate, sprayerL, spoons }: BenchInput): MixRequest {
+/** The sum of the bench as a question to the mix calculation, with the limit in it. @param most - in the card's rate unit */
+export function mixQuestion(
+  card: CardRate,
+  { plants, each, areaM2, strength, rate, sprayerL, spoons }: BenchInput,
+  most = rateAt(card, strength ?? card.strength.amount).most,
+): MixRequest {
   const spread = isSpread(card);
   const area = { area: { amount: areaM2 ?? 0, unit: 'm2' as const } };
   const covering = { amount: each, unit: (card.coverage?.unit ?? 'l') as Unit };
@@ -41,12 +45,16 @@ export function mixQuestion(card: CardRate, { plants, each, areaM2, strength, ra
         : { plants, coverage: { ...covering, per: 'plant' } },
     ...(!spread && { sprayer: { amount: sprayerL, unit: 'l' as const } }),
     spoons,
-    labelMax: { amount: rateAt(card, strength ?? card.strength.amount).most, unit: card.labelMax.unit as Unit },
+    labelMax: { amount: most, unit: card.labelMax.unit as Unit },
   };
 }
 
-/** What is wrong with an input, by field, in words that say what is allowed. */
-export function benchFaults(card: CardRate, input: BenchInput): ReadonlyMap<keyof BenchInput, string> {
+/**
+ * What is wrong with an input, by field, in words that say what is allowed.
+ *
+ * @param most - that the label of the pack in hand allows, in the card's rate unit; none: the typical maximum counts
+ */
+export function benchFaults(card: CardRate, input: BenchInput, most?: number): ReadonlyMap<keyof BenchInput, string> {
   const { plants, each, areaM2, strength, rate, sprayerL } = input;
   const faults = new Map<keyof BenchInput, string>();
   if (isByArea(card)) {
@@ -56,10 +64,12 @@ export function benchFaults(card: CardRate, input: BenchInput): ReadonlyMap<keyo
   if (strength === null) faults.set('strength', 'Nothing is mixed before you have typed the strength that stands on your pack.');
   else if (!(strength > 0 && strength <= 1e6)) faults.set('strength', 'More than 0.');
   else if (!(rate > 0 && rate <= 1e6)) faults.set('rate', 'More than 0.');
-  else if (rate > rateAt(card, strength).most * (1 + 1e-9))
+  else if (rate > (most ?? rateAt(card, strength).most) * (1 + 1e-9))
     faults.set(
       'rate',
-      `The typical maximum of this card is ${Number(rateAt(card, strength).most.toPrecision(3))} ${card.labelMax.unit}. Nothing is mixed above it.`,
+      most === undefined
+        ? `The typical maximum of this card is ${Number(rateAt(card, strength).most.toPrecision(3))} ${card.labelMax.unit}. Nothing is mixed above it.`
+        : `The label of your pack allows ${Number(most.toPrecision(3))} ${card.labelMax.unit} at most. Nothing is mixed above it.`,
     );
   if (!isSpread(card) && !(sprayerL >= 0.1 && sprayerL <= 2000)) faults.set('sprayerL', 'From 0.1 to 2000 litres.');
   return faults;

@@ -48,6 +48,14 @@ test('a label without a line for the plant rules its option out, by name', () =>
   expect(sulphur.reasons.map(({ code }) => code)).toContain('no-crop-line');
 });
 
+test('days to harvest that stand on a label are no guess', () => {
+  const guesses = (cards: (typeof sulphurCard)[]) =>
+    judged(cards)
+      .find(({ id }) => id === 'sulphur')!
+      .reasons.some(({ code }) => code === 'harvest-guess');
+  expect([guesses([]), guesses([sulphurCard])]).toEqual([true, false]);
+});
+
 test('the label’s own harvest days, end of registration and licence rule out', () => {
   const codes = (of: object, question: object = {}) =>
     judged([{ ...sulphurCard, ...of }], question)

@@ -33,6 +33,7 @@ export const age: Rule = ({ effects }, { age: now }) => {
 
 /** A card's harvest days are a guess until the label in hand is copied. */
 export const guessedHarvest: Rule = ({ intervention }, { edible, host, daysToHarvest }) => {
+  if (intervention.fromLabel) return undefined;
   const days = preHarvestFor(intervention, host);
   return edible && days > 0 && daysToHarvest !== undefined && daysToHarvest >= days ? care('harvest-guess', { days }) : undefined;
 };
