@@ -11,6 +11,7 @@ const known: Application = {
   id: 'a',
   version: 3,
   intervention: 'insecticidal-soap',
+  productId: 'soap-pack',
   appliedAt: '2026-06-02T05:41:27.000Z',
   targets: [
     { plantingId: 'beans', caseId: 'c', plants: 40, areaM2: 3.25, coveredPart: 'under the leaves' },
