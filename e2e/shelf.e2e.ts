@@ -62,7 +62,7 @@ test('what is logged goes off the shelf, waits by the label in hand, and names w
   await page.getByLabel('Product used (if any)').fill('100');
   await choose(page, 'in', 'g');
   await page.getByLabel('Water, l').fill('20');
-  await expect(page.getByText('More than the label allows, which is 40 g on 10 l at most.')).toBeVisible();
+  await expect(page.getByText('More than the label allows, which is 40 g in 10 l at most.')).toBeVisible();
   await page.getByLabel('Product used (if any)').fill('40');
   await expect(page.getByText('More than the label allows')).toBeHidden();
   await page.getByRole('button', { name: 'Log this' }).click();

@@ -96,6 +96,11 @@ test('a decision goes by the packs on the shelf: a label without a line for the 
   const own = await second.add('products', product);
   await second.add('labelCards', labelCard(own));
   expect(await refused(decide())).toMatch(/422.*no-crop-line/);
+  // Once it is used up, its label forbids nothing: the pages judge so too.
+  await second.add('stockMoves', { ...stockMove(own), kind: 'counted', amount: 0 });
+  expect(await refused(decide())).toBe('not refused');
+  await second.add('stockMoves', { ...stockMove(own), movedAt: '2026-05-02T09:00:00Z', amount: 5 });
+  expect(await refused(decide())).toMatch(/422.*no-crop-line/);
   const other = await second.add('products', { ...product, name: 'Copperline Tomato' });
   await second.add('labelCards', { ...labelCard(other), lines: [{ ...labelCard(other).lines[0]!, host: 'tomato' }] });
   expect(await refused(decide())).toBe('not refused');

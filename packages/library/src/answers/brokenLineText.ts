@@ -1,4 +1,6 @@
 import type { JudgedLine, LabelLine } from '@field-nurse/core/label';
+import { dimensionOf } from '@field-nurse/core/units';
+import type { UnitName } from '@field-nurse/core/units';
 import { days, settingWord } from './countedWords.js';
 
 type Facts = JudgedLine['facts'];
@@ -23,7 +25,11 @@ const sentences: Readonly<Record<LabelLine, (facts: Facts) => string>> = {
   apart: (f) => `${f['other']} was used ${days(f['daysAgo'])} before, and ${days(f['days'])} must lie between: ${f['why']}.`,
 };
 
-const rateText = (f: Facts) => `${f['high']} ${f['unit']}${f['perUnit'] ? ` on ${f['per']} ${f['perUnit']}` : ''}`;
+function rateText({ high, unit, per, perUnit }: Facts): string {
+  if (!perUnit) return `${high} ${unit}`;
+  const isWater = perUnit !== 'plant' && dimensionOf(perUnit as UnitName) === 'volume';
+  return `${high} ${unit} ${isWater ? 'in' : 'on'} ${per} ${perUnit}`;
+}
 
 /** A line of the card that was not kept, as one sentence for the log. */
 export const brokenLineText = ({ line, facts }: JudgedLine): string => sentences[line](facts);
