@@ -119,7 +119,7 @@ export const registerEntry = z.strictObject({
   measuredIn: product.shape.measuredIn,
   amendedOn: day,
   card: z.strictObject(registeredCard),
-  /** crops of the label that the library does not know, as the register writes them */
+  /** crops, troubles and ingredients of the label that the library does not know, as the register writes them */
   unread: z.array(z.string()),
 });
 

@@ -1,4 +1,4 @@
-import { labelCard, registerEntry } from '@field-nurse/contract';
+import { registerEntry } from '@field-nurse/contract';
 import type { RegisterEntry } from '@field-nurse/contract';
 import type { Library } from '@field-nurse/library';
 import type { Registered, RegisteredCrop } from './registers.js';
@@ -6,7 +6,7 @@ import type { Registered, RegisteredCrop } from './registers.js';
 type Line = RegisterEntry['card']['lines'][number];
 
 /**
- * A product of the register in the words of the garden's library. Crops that the library does not know are named and left out: no line is
+ * A product of the register in the words of the garden's library. What the library does not know is named and left out: no line is
  * widened to plants that the label does not name.
  *
  * @param on - the day on which it was read
@@ -16,13 +16,14 @@ export function inGardenWords(library: Library, one: Registered, on: string): Re
   const plants = new Set(library.hosts.flatMap(({ id, family }) => [id, family]));
   const troubles = new Set(library.conditions.map(({ id }) => id));
   const isKnown = ({ crop, target }: RegisteredCrop) => (crop === null || plants.has(crop)) && (target === null || troubles.has(target));
-  const known = one.card.crops.filter(isKnown);
   const { card } = one;
+  const ingredients = new Set(library.interventions.map(({ id }) => id));
+  const isIngredient = ({ active }: { readonly active: string }) => ingredients.has(active);
   const result = registerEntry.safeParse({
     number: one.number,
     name: one.product,
     barcode: one.barcode,
-    intervention: library.interventions.some(({ id }) => id === one.active) ? one.active : null,
+    intervention: isIngredient(one) ? one.active : null,
     strength: one.strength,
     form: one.form,
     measuredIn: one.measured_in,
@@ -39,15 +40,16 @@ export function inGardenWords(library: Library, one: Registered, on: string): Re
       bufferM: card.buffer_m,
       bees: card.bees,
       daysBeforeFlower: card.days_before_flower,
-      apartFrom: card.not_within
-        .filter(({ active }) => library.interventions.some(({ id }) => id === active))
-        .map(({ active, days, why }) => ({ intervention: active, days, why })),
+      apartFrom: card.not_within.filter(isIngredient).map(({ active, days, why }) => ({ intervention: active, days, why })),
       protect: card.wear,
-      lines: known.map(lineOf),
+      lines: card.crops.filter(isKnown).map(lineOf),
     },
-    unread: one.card.crops.filter((crop) => !isKnown(crop)).map(({ crop, target }) => [crop, target].filter(Boolean).join(', ')),
+    unread: [
+      ...card.crops.filter((crop) => !isKnown(crop)).map(({ crop, target }) => [crop, target].filter(Boolean).join(', ')),
+      ...card.not_within.filter((other) => !isIngredient(other)).map(({ active, days }) => `not within ${days} days of ${active}`),
+    ],
   } satisfies Record<keyof RegisterEntry, unknown>);
-  return result.success && labelCard.shape.lines.safeParse(result.data.card.lines).success ? result.data : undefined;
+  return result.success ? result.data : undefined;
 }
 
 const lineOf = ({ crop, target, dose, ...rest }: RegisteredCrop): Record<keyof Line, unknown> => ({

@@ -74,6 +74,12 @@ describe('in the garden’s words', () => {
     expect(entry.card.lines.map(({ host }) => host)).toEqual(['potato']);
   });
 
+  test('what it may not meet is named too, where nobody knows it', () => {
+    const entry = read({}, { not_within: ['insecticidal-soap', 'moonlight'].map((active) => ({ active, days: 5, why: 'it burns' })) })!;
+    expect(entry.card.apartFrom.map(({ intervention }) => intervention)).toEqual(['insecticidal-soap']);
+    expect(entry.unread).toEqual(['not within 5 days of moonlight']);
+  });
+
   test('an ingredient that nobody knows is left open', () => {
     expect(read({ active: 'moonlight' })!.intervention).toBeNull();
   });

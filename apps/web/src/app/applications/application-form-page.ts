@@ -138,7 +138,7 @@ export class ApplicationFormPage {
       areaM2: this.known()?.targets.find((one) => one.plantingId === plantingId)?.areaM2 ?? null,
     }));
     const used = amountUsed({
-      ...(keptProduct(productAmount ?? null, productUnit ?? null) as { productMl: number | null; productG: number | null }),
+      ...keptProduct(productAmount ?? null, productUnit ?? null),
       waterL: fromField('water', waterL ?? null, this.system),
       targets: rows,
     });
