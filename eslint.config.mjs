@@ -34,6 +34,7 @@ export const storeys = {
     ['shelf', 'visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],
+    ['plans'],
     ['treatment'],
     ['demo'],
   ],
@@ -47,7 +48,7 @@ export const storeys = {
     ['cases'],
     ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
     ['applications', 'door', 'ground', 'leaf-gauge', 'mix', 'shelf', 'today'],
-    ['traps'],
+    ['plans', 'traps'],
   ],
 };
 const stairs = Object.entries(storeys).flatMap(([root, levels]) =>

@@ -44,6 +44,15 @@ const gardenViews: readonly View[] = [
     },
     shows: heading('Readings'),
   },
+  { name: 'Plan', open: (page) => goTo(page, 'Plan'), shows: heading('Jobs ahead') },
+  {
+    name: 'Job',
+    open: async (page) => {
+      await goTo(page, 'Plan');
+      await page.getByRole('region', { name: 'Jobs ahead' }).getByRole('link', { name: 'Do it' }).first().click();
+    },
+    shows: (page) => expect(page.getByRole('button', { name: 'Begin' })).toBeVisible(),
+  },
   { name: 'Shelf', open: (page) => goTo(page, 'Shelf'), shows: heading('Tool shed, top shelf') },
   {
     name: 'Product',

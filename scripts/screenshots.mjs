@@ -31,15 +31,15 @@ const pictures = [
     fill: { 'Which plant?': 'moth orchid', 'What do you see?': 'White fluff in the joints, sticky.' },
   },
   { name: 'case', cause: 'Soft scale' },
-  { name: 'clinic', cause: 'Magnesium shortage', tab: '/clinic' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
   { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' }, shows: 'At the bench' },
   { name: 'log', path: 'log' },
+  { name: 'plan', path: 'plan', press: /^Copper hydroxide, round 1/, as: 'button', shows: 'When else, and what it costs' },
+  { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
   { name: 'shelf', path: 'shelf' },
   { name: 'label-card', path: 'shelf', press: /Marshlight Sulphur 80/, shows: 'What its label allows' },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'weather', path: 'weather', look: 'dark' },
-  { name: 'library-entry', path: 'library/conditions/spider-mite' },
 ];
 
 await buildAll();
@@ -105,7 +105,7 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', press, shows, fill = {}, size = wide, look = 'light' }) {
+async function show(page, garden, { path, cause, tab = '', press, as = 'link', shows, fill = {}, size = wide, look = 'light' }) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -114,7 +114,7 @@ async function show(page, garden, { path, cause, tab = '', press, shows, fill = 
     await page.waitForURL(/\/cases\/[^/]+$/);
     if (tab) await page.goto(page.url() + tab);
   }
-  if (press) await page.getByRole('link', { name: press }).click();
+  if (press) await page.getByRole(as, { name: press }).first().click();
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);

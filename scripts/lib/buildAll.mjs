@@ -44,6 +44,8 @@ export async function buildAll() {
     cwd: join(root, 'apps/web'),
     env: { NG_CLI_ANALYTICS: 'false' },
   });
+  // What plans are solved with is compiled code of its own, which the pages' worker fetches.
+  cpSync(join(root, 'node_modules/highs/build/highs.wasm'), join(builtFiles.WEB_FOLDER, 'highs.wasm'));
   await bundleServiceWorker();
   await precompress(builtFiles.WEB_FOLDER);
   await bundleServers();

@@ -22,6 +22,7 @@ import { peopleRoutes } from './people/routes.js';
 import { idleMs, sessionStore } from './access/sessionStore.js';
 import { photoRoutes } from './photos/routes.js';
 import { treatmentRoutes } from './treatment/routes.js';
+import { planRoutes } from './plans/routes.js';
 import { shelfRoutes } from './shelf/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
@@ -44,6 +45,7 @@ const routes = [
   tokenRoutes,
   caseRoutes,
   clinicRoutes,
+  planRoutes,
   shelfRoutes,
   treatmentRoutes,
   applicationRoutes,

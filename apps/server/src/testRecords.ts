@@ -122,6 +122,33 @@ export const stockMove = (productId: string): Written<'stockMoves'> => ({
   note: '',
 });
 
+export const treatmentPlan = (plantingId: string, caseId: string | null = null): Written<'treatmentPlans'> => ({
+  plantingId,
+  caseId,
+  against: ['late-blight'],
+  interventions: ['copper'],
+  startsOn: '2026-07-18',
+  rounds: 3,
+  betweenDays: 10,
+  endedOn: null,
+  note: '',
+});
+
+export const plannedApplication = (planId: string): Written<'plannedApplications'> => ({
+  planId,
+  ordinal: 1,
+  intervention: 'copper',
+  productId: null,
+  plannedFor: '2026-07-28',
+  slot: 'evening',
+  held: false,
+  person: 'Wren',
+  state: 'planned',
+  startedAt: null,
+  applicationId: null,
+  note: '',
+});
+
 export const application = (plantingId: string, caseId: string | null = null): Written<'applications'> => ({
   intervention: 'copper',
   appliedAt: '2026-07-17T18:00:00Z',

@@ -21,6 +21,8 @@ export const decision = z.strictObject({
   nextAssessmentOn: day,
   /** as it was when it was decided */
   weather: saidWeather.nullable().default(null),
+  /** the plan that it led to */
+  planId: id.nullable().default(null),
   note: longText,
 });
 

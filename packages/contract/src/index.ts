@@ -43,16 +43,22 @@ export type {
   OwnEntry,
   OwnThreshold,
   Place,
+  PlannedApplication,
   Planting,
   Product,
   ScoutingRound,
   StockMove,
   Stop,
   Trap,
+  TreatmentPlan,
   Stored,
   Subject,
+  WorkTime,
   Written,
 } from './records.js';
+
+// What is planned
+export { plannedApplication, treatmentPlan, workTime } from './plans.js';
 
 // The shelf
 export { cardLine, cardRate, labelCard, product, registerEntry, stockMove } from './shelf.js';

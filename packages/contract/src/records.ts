@@ -12,6 +12,7 @@ import {
   trap,
   trapCatch,
 } from './fieldRecords.js';
+import { plannedApplication, treatmentPlan, workTime } from './plans.js';
 import { planting } from './plantings.js';
 import { labelCard, product, stockMove } from './shelf.js';
 import { shape } from './shapes.js';
@@ -121,6 +122,7 @@ export const storedRecords = {
   products: stored(product),
   labelCards: stored(labelCard),
   stockMoves: stored(stockMove),
+  treatmentPlans: stored(treatmentPlan),
   decisions: stored(z.strictObject({ ...decision.shape, ...decisionVerdict.shape })),
   applications: stored(
     z.strictObject({
@@ -129,6 +131,8 @@ export const storedRecords = {
       ...applicationLaw.shape,
     }),
   ),
+  plannedApplications: stored(plannedApplication),
+  workTimes: stored(workTime),
   assessments: stored(assessment),
   traps: stored(trap),
   catches: stored(trapCatch),
@@ -150,8 +154,11 @@ export const writtenRecords = {
   products: product,
   labelCards: labelCard,
   stockMoves: stockMove,
+  treatmentPlans: treatmentPlan,
   decisions: decision,
   applications: application,
+  plannedApplications: plannedApplication,
+  workTimes: workTime,
   assessments: assessment,
   traps: trap,
   catches: trapCatch,
@@ -176,6 +183,9 @@ export type CaseFinding = z.infer<typeof caseFinding>;
 export type Product = z.infer<typeof storedRecords.products>;
 export type LabelCard = z.infer<typeof storedRecords.labelCards>;
 export type StockMove = z.infer<typeof storedRecords.stockMoves>;
+export type TreatmentPlan = z.infer<typeof storedRecords.treatmentPlans>;
+export type PlannedApplication = z.infer<typeof storedRecords.plannedApplications>;
+export type WorkTime = z.infer<typeof storedRecords.workTimes>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;

@@ -32,7 +32,8 @@ export const heldInvitation = z.object({ garden: z.string(), by: z.string().null
 
 export const secret = z.string().regex(/^[\w-]{20,80}$/, { error: 'not the whole link' });
 
-export const tokenScope = z.enum(['read', 'write']);
+/** `calendar` opens the feed of the plan and nothing else: it stands in an address, which others may come to see */
+export const tokenScope = z.enum(['read', 'write', 'calendar']);
 export const tokenRequest = z.strictObject({ id, name: shortText, scope: tokenScope, expiresOn: day.nullable() });
 /** A personal token for scripts, without its secret. */
 export const token = z.object({

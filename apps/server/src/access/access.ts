@@ -50,6 +50,7 @@ async function byToken(deps: Deps, header: string, wanted: Endpoint['access'], g
   const token = await tokenHolder(deps, header);
   if (!token) throw new ApiError(401, 'token', 'This token is not known, or has ended.');
   const { person } = token;
+  if (token.scope === 'calendar') throw new ApiError(403, 'token-scope', 'This token opens the calendar of the plan, and nothing else.');
   if (wanted === 'open') return { person, role: null, token };
   if (wanted === 'person' || wanted === 'garden-owner')
     throw new ApiError(403, 'token-scope', 'A token is for the records of one garden. Do this signed in.');

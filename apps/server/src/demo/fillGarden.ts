@@ -6,6 +6,7 @@ import type { ApiClient } from './apiClient.js';
 import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
+import { demoPlans, demoWorkTimes } from './osierReachPlans.js';
 import { demoPacks, demoShelf } from './osierReachShelf.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
 
@@ -46,13 +47,16 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
   }
   const [clinic] = await client.send<ClinicOffer[]>('get', '/api/v1/clinics');
   const packs = await fillShelf(client, gardenId);
-  for (const sketch of demoCases) await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, packs, write);
+  const caseIds = new Map<string, string>();
+  for (const sketch of demoCases)
+    caseIds.set(sketch.planting, await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, packs, write));
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
   await fillPreventionTasks(library, placeIds, write);
   for (const { planting, ...value } of demoLeafMeasurements)
     await write('leafMeasurements', { ...value, plantingId: plantingIds.get(planting)! });
   for (const value of demoThresholds) await write('thresholds', value);
+  await fillPlans(client, gardenId, { plantingIds, caseIds, packs });
 }
 
 /** @returns the products by what the demo calls them */
@@ -66,6 +70,45 @@ async function fillShelf(client: ApiClient, gardenId: string): Promise<ReadonlyM
     for (const move of moves) await write('stockMoves', { ...move, productId });
   }
   return packs;
+}
+
+interface Known {
+  readonly plantingIds: ReadonlyMap<string, string>;
+  readonly caseIds: ReadonlyMap<string, string>;
+  readonly packs: ReadonlyMap<string, string>;
+}
+
+async function fillPlans(client: ApiClient, gardenId: string, { plantingIds, caseIds, packs }: Known): Promise<void> {
+  const write = writer(client, gardenId, idsFrom(seededRandom(1807)));
+  for (const value of demoWorkTimes) await write('workTimes', value);
+  for (const { planting, against, interventions, starts, rounds, betweenDays, placed } of demoPlans) {
+    const planId = await write('treatmentPlans', {
+      plantingId: plantingIds.get(planting)!,
+      caseId: caseIds.get(planting) ?? null,
+      against: [...against],
+      interventions: [...interventions],
+      startsOn: starts,
+      rounds,
+      betweenDays,
+      endedOn: null,
+      note: '',
+    });
+    for (const [i, { on, slot, intervention, pack, person, held = false }] of placed.entries())
+      await write('plannedApplications', {
+        planId,
+        ordinal: i + 1,
+        intervention,
+        productId: packs.get(pack ?? '') ?? null,
+        plannedFor: on,
+        slot,
+        held,
+        person,
+        state: 'planned',
+        startedAt: null,
+        applicationId: null,
+        note: '',
+      });
+  }
 }
 
 type Write = <S extends Subject>(subject: S, value: Written<S>) => Promise<string>;
@@ -84,7 +127,7 @@ async function fillCase(
   clinic: ClinicOffer | undefined,
   packs: ReadonlyMap<string, string>,
   write: Write,
-): Promise<void> {
+): Promise<string> {
   const caseId = await write('cases', {
     plantingId,
     openedOn: sketch.opened,
@@ -143,6 +186,7 @@ async function fillCase(
     });
   for (const { on, severity, count = null, growth, next = null, note = '' } of sketch.looks ?? [])
     await write('assessments', { caseId, plantingId, assessedOn: on, severity, count, newGrowth: growth, nextAssessmentOn: next, note });
+  return caseId;
 }
 
 type Ids = ReadonlyMap<string, string>;

@@ -24,7 +24,8 @@ export function headers(https: boolean): Middleware {
         useDefaults: false,
         directives: {
           defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
+          // Plans are solved by compiled code, in the pages' worker.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           workerSrc: ["'self'"],
           styleSrc: ["'self'", styles],
           fontSrc: ["'self'"],

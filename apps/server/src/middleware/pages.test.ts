@@ -41,7 +41,7 @@ test('the page’s nonce is that of its headers, which let no inline script run 
   const html = await answer.text();
   expect(policy).toContain(`style-src 'self' 'nonce-${/ngcspnonce="([^"]+)"/.exec(html)![1]}'`);
   expect(policy).toContain("default-src 'none'");
-  expect(policy).toMatch(/script-src 'self'(;|$)/);
+  expect(policy).toMatch(/script-src 'self' 'wasm-unsafe-eval'(;|$)/);
   expect(policy).toContain("frame-ancestors 'none'");
   expect(answer.headers.get('cache-control')).toBe('no-store');
   expect(answer.headers.get('x-content-type-options')).toBe('nosniff');

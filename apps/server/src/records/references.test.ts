@@ -10,6 +10,7 @@ import {
   leafMeasurement,
   assessment,
   ownThreshold,
+  plannedApplication,
   planting,
   product,
   round,
@@ -18,6 +19,7 @@ import {
   stop,
   trap,
   trapCatch,
+  treatmentPlan,
 } from '../testRecords';
 import { startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
@@ -70,6 +72,8 @@ test.each<[string, Subject, () => object, string]>([
   ['a stop that feeds no case', 'stops', () => ({ ...stop(walk, plant), caseId: nowhere }), 'caseId'],
   ['a leaf of no planting', 'leafMeasurements', () => leafMeasurement(nowhere), 'plantingId'],
   ['a label card of no product', 'labelCards', () => labelCard(nowhere), 'productId'],
+  ['a plan for no planting', 'treatmentPlans', () => treatmentPlan(nowhere), 'plantingId'],
+  ['a round of no plan', 'plannedApplications', () => plannedApplication(nowhere), 'planId'],
   ['a change of stock of no product', 'stockMoves', () => stockMove(nowhere), 'productId'],
   ['an application of no product', 'applications', () => ({ ...application(plant), productId: nowhere }), 'productId'],
   ['a prevention task in no place', 'preventionTasks', () => preventionTask(nowhere), 'placeId'],

@@ -11,6 +11,7 @@ import { products, stockMoves } from '../shelf/tables.js';
 import { assessments } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
+import { plannedApplications, treatmentPlans } from '../plans/tables.js';
 import { decisions } from '../treatment/tables.js';
 import { recordJson } from './recordJson.js';
 import { subjectTables } from './subjects.js';
@@ -60,6 +61,8 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
     select from ${plantingEvents} e where e.garden_id = ${plantings.gardenId} and e.planting_id = ${plantings.id}
       and e.kind = 'ended' and e.happened_on < ${from}::date)`;
   const onShelf = sql`select ${products.id} from ${products} where ${products.gardenId} = ${gardenId} and ${products.endedOn} is null`;
+  // What is planned runs over the end of a season; what came to an end belongs to the season in which it did.
+  const plans = sql`(${treatmentPlans.startsOn} <= ${addDays(to, 400)}::date and (${treatmentPlans.endedOn} is null and ${running} or ${treatmentPlans.endedOn} >= ${reach}::date and ${treatmentPlans.startsOn} <= ${to}::date))`;
   const lately = addDays(today, -roundDays);
   return {
     places: always,
@@ -69,6 +72,12 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
     labelCards: always,
     // What is left of a pack follows from all that was done with it; of one that is used up nothing is asked.
     stockMoves: sql`(${instants(sql`${stockMoves.movedAt}`)} or ${running} and ${oneOf(sql`${stockMoves.productId}`, onShelf)})`,
+    treatmentPlans: plans,
+    plannedApplications: oneOf(
+      sql`${plannedApplications.planId}`,
+      sql`select ${treatmentPlans.id} from ${treatmentPlans} where ${treatmentPlans.gardenId} = ${gardenId} and ${plans}`,
+    ),
+    workTimes: always,
     decisions: oneOf(sql`${decisions.caseId}`, ownCases),
     applications: sql`(${instants(sql`${applications.appliedAt}`)} or ${running} and ${oneOf(
       sql`${applications.productId}`,

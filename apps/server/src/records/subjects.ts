@@ -5,6 +5,7 @@ import { clinicSamples } from '../clinic/tables.js';
 import { preventionTasks } from '../prevention/tables.js';
 import { applications } from '../applications/tables.js';
 import { ownEntries } from '../library/tables.js';
+import { plannedApplications, treatmentPlans, workTimes } from '../plans/tables.js';
 import { decisions } from '../treatment/tables.js';
 import { labelCards, products, stockMoves } from '../shelf/tables.js';
 import { assessments } from '../recovery/tables.js';
@@ -23,8 +24,11 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   products,
   labelCards,
   stockMoves,
+  treatmentPlans,
   decisions,
   applications,
+  plannedApplications,
+  workTimes,
   assessments,
   traps,
   catches,

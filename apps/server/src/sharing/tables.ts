@@ -50,6 +50,6 @@ export const tokens = pgTable(
   (table) => [
     primaryKey({ columns: [table.gardenId, table.id] }),
     index('tokens_person').on(table.personId),
-    check('tokens_scope', sql`${table.scope} in ('read', 'write')`),
+    check('tokens_scope', sql`${table.scope} in ('read', 'write', 'calendar')`),
   ],
 );

@@ -116,6 +116,8 @@ export const routes: Routes = [
         title: 'Log entry',
         loadComponent: () => import('./applications/application-form-page').then((m) => m.ApplicationFormPage),
       },
+      { path: 'plan', title: 'Plan', loadComponent: () => import('./plans/plan-page').then((m) => m.PlanPage) },
+      { path: 'plan/jobs/:job', title: 'Job', loadComponent: () => import('./plans/job-page').then((m) => m.JobPage) },
       { path: 'shelf', title: 'Shelf', loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage) },
       { path: 'shelf/new', title: 'New product', loadComponent: () => import('./shelf/product-form-page').then((m) => m.ProductFormPage) },
       { path: 'shelf/:product', title: 'Product', loadComponent: () => import('./shelf/product-page').then((m) => m.ProductPage) },

@@ -7,6 +7,8 @@ const half = z.enum(['morning', 'evening']);
 const hours = z.number().min(0).max(2000);
 const celsius = z.number().min(-60).max(70);
 
+const stretch = z.strictObject({ from: day, until: day });
+
 const planProduct = z
   .strictObject({
     id: name,
@@ -22,6 +24,14 @@ const planProduct = z
     maxC: celsius.optional(),
     maxWindKmh: z.number().min(0).max(300).optional(),
     bees: z.enum(['none', 'slight', 'serious']).optional(),
+    pack: name.optional().describe('what its amount is taken from; its id, where it is left out'),
+    season: name.optional().describe("what a season's maximum is counted for; its id, where it is left out"),
+    apart: z
+      .array(z.strictObject({ from: name, days: z.int().min(1).max(400) }))
+      .max(40)
+      .optional()
+      .describe('days to keep between it and the product of that id, which may be its own; in either order'),
+    barred: z.array(stretch).max(60).optional().describe('stretches in which its label forbids it, both days included'),
   })
   .describe('a way to do a round; a job without a product is a product with an id of its own');
 
@@ -41,9 +51,15 @@ const planRound = z.strictObject({
   dailyLoss: loss,
   value: loss,
   dropLoss: loss.optional().describe('what it loses where it is left out; by default dailyLoss × days + value'),
-  flowers: z.strictObject({ from: day, until: day }).optional(),
+  flowers: stretch.optional(),
   harvests: z.array(day).max(60).optional(),
   products: z.array(planProduct).min(1).max(12),
+  only: half.optional().describe('half of the day that it has to be in'),
+  person: name.optional().describe('who has to do it'),
+  expected: z
+    .strictObject({ date: day, slot: half, moveLoss: loss })
+    .optional()
+    .describe('where people expect it: to do it elsewhere costs so much more'),
 });
 
 const amounts = z.record(name, loss);
@@ -52,6 +68,7 @@ const isOnce = (values: readonly string[]) => new Set(values).size === values.le
 
 export const planRequest = z.strictObject({
   start: day,
+  startSlot: half.optional().describe('half of the first day with which it begins; the morning, where it is left out'),
   days: z.int().min(1).max(60),
   rounds: z
     .array(planRound)
@@ -60,6 +77,18 @@ export const planRequest = z.strictObject({
   rules: z.strictObject({
     minutePrice: loss.optional(),
     minutesPerDay: z.number().min(0).max(100_000).optional(),
+    people: z
+      .array(
+        z.strictObject({
+          id: name,
+          minutesPerDay: z.number().min(0).max(1440),
+          minutesOn: z.record(day, z.number().min(0).max(1440)).optional().describe('on days that are unlike the others'),
+        }),
+      )
+      .min(1)
+      .max(8)
+      .optional()
+      .describe('who works; each round is done by one person alone'),
     rotate: z.boolean().optional(),
     seasonMax: z.record(name, z.int().min(0).max(1000)).optional(),
     stock: amounts.optional(),
@@ -86,12 +115,15 @@ export const planRequest = z.strictObject({
 const line = z.enum([
   'earliest',
   'latest',
+  'half-day',
+  'label',
   'temperature',
   'wind',
   'rain',
   'bees',
   'harvest',
   'after',
+  'apart',
   'same-slot',
   'rotation',
   'season-max',
@@ -102,7 +134,9 @@ const line = z.enum([
 const why = z.array(z.object({ code: z.enum([...line.options, 'costs-more', 'no-time']), text: z.string() }));
 
 export const planAnswer = z.object({
-  schedule: z.array(z.object({ round: z.string(), date: day, slot: half, product: z.string(), loss: z.number(), why })),
+  schedule: z.array(
+    z.object({ round: z.string(), date: day, slot: half, product: z.string(), person: z.string().optional(), loss: z.number(), why }),
+  ),
   notPlaced: z.array(z.object({ round: z.string(), why })),
   objective: z.number(),
   bound: z.number().describe('nothing loses less than this'),

@@ -10,3 +10,5 @@ export { labelMost } from './labelMost.js';
 export type { LabelRate } from './labelMost.js';
 export { inSpoons } from './spoons.js';
 export type { SpoonMeasure, SpoonSet } from './spoons.js';
+export { tankFor } from './tank.js';
+export type { Tank, TankTarget } from './tank.js';

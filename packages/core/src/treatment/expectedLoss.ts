@@ -15,7 +15,8 @@ export interface Prices {
 }
 
 const plantValues: Readonly<Record<Worth, number>> = { cheap: 1, usual: 4, dear: 20 };
-const minutePrice = 0.2;
+/** Price of a minute of work, in the money of the garden. */
+export const minutePrice = 0.2;
 // Living helpers come in packs that do not keep: the smallest, in the money of the garden.
 const smallestPack = 12;
 // A crop that goes on longer than this still has its whole worth before it.

@@ -4,7 +4,7 @@ export type { TreatmentAlert, Judgement } from './judgeInterventions.js';
 export type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 
 // Its parts
-export { expectedLoss, pricesOf } from './expectedLoss.js';
+export { expectedLoss, minutePrice, pricesOf } from './expectedLoss.js';
 export type { Prices } from './expectedLoss.js';
 export { planFor } from './combinedPlan.js';
 export type { PlanStep } from './combinedPlan.js';

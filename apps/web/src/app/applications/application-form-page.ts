@@ -7,13 +7,15 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import { amountUsed, cardThatCounts, preHarvestFor } from '@field-nurse/core/label';
+import type { Written } from '@field-nurse/contract';
 import type { Intervention } from '@field-nurse/library';
-import { dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
+import { clockAt, dayAt, instantOf, intervalsAfter } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { plantingNow } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
+import { roundsDoneBy } from '../gardens/round-done';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { sessionFeature } from '../store/session-state';
@@ -26,6 +28,9 @@ import { fromField, measures, toField } from '../shared/units';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
 import { judgeLogged } from './judge-logged';
 import { keptProduct, productUnits } from './product-amount';
+
+// What is done before it belongs to the morning.
+const noon = 12;
 
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
@@ -74,6 +79,8 @@ export class ApplicationFormPage {
   readonly water = input<string>();
   /** id of the pack on the shelf */
   readonly product = input<string>();
+  /** its case has rounds of this in the plan */
+  protected readonly isPlanned = computed(() => this.garden.planOf(this.case() ?? '', this.intervention() ?? '') !== undefined);
 
   readonly #zone = this.garden.summary().timeZone;
   protected readonly system = this.garden.summary().units;
@@ -236,19 +243,27 @@ export class ApplicationFormPage {
   protected async save(): Promise<void> {
     await this.submission.send(async () => {
       const known = this.known();
-      await this.#records.save(
-        'applications',
-        known?.id ?? this.#newId,
-        known?.version ?? 0,
-        {
-          ...writtenFrom(this.form, this.#appliedAt()!, this.#zone, this.system, known),
-          // A pack of another ingredient, left over from before the name was changed, does not count.
-          productId: this.#pack()?.id ?? null,
-        },
+      const [id, version] = [known?.id ?? this.#newId, known?.version ?? 0];
+      const value = {
+        ...writtenFrom(this.form, this.#appliedAt()!, this.#zone, this.system, known),
+        // A pack of another ingredient, left over from before the name was changed, does not count.
+        productId: this.#pack()?.id ?? null,
+      };
+      await this.#records.saveAll(
+        [{ subject: 'applications', id, version, value }, ...(known ? [] : this.#roundsDone(id, value))],
         known ? 'Log entry corrected.' : 'Application logged.',
       );
       await this.#router.navigate(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
     });
+  }
+
+  /** What is done counts for its plan, though it was done without it. */
+  #roundsDone(id: string, { intervention, productId = null, appliedBy, appliedAt, targets }: Written<'applications'>) {
+    const [day, clock] = clockAt(appliedAt, this.#zone).split('T') as [string, string];
+    const slot = Number(clock.slice(0, 2)) < noon ? 'morning' : 'evening';
+    const logged = { id, intervention, productId, appliedBy, targets, day, slot } as const;
+    const rounds = roundsDoneBy(logged, this.garden.openPlans(), this.garden.plannedApplications(), () => crypto.randomUUID());
+    return rounds.map((round) => ({ subject: 'plannedApplications' as const, ...round }));
   }
 
   protected readonly logLink = ['/g', this.garden.summary().id, 'log'];

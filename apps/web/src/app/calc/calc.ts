@@ -7,7 +7,13 @@ import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { Library } from '../library/library';
 import type { CalcWorker, LookPlace } from './calc.worker';
+import type { GardenPlanQuestion, GardenToPlan } from './plan-garden';
 import { createCalcWorker } from './calc-worker-factory';
+
+function answerOf<N extends CalculationName>(result: Calculated<N>): CalculationAnswer<N> {
+  if ('refused' in result) throw new Error(result.refused.message);
+  return result.answer;
+}
 
 /** The one way from the pages to the computation, which runs in a worker so that typing never waits. */
 @Injectable({ providedIn: 'root' })
@@ -30,6 +36,14 @@ export class Calc {
     await this.#library.whole();
     return this.#answer('options', request);
   };
+  /** The garden's plans as a question to the planner. */
+  planGarden = async (garden: GardenToPlan): Promise<GardenPlanQuestion> => {
+    await this.#library.whole();
+    return (await this.#worker()).planGarden(garden);
+  };
+  /** @throws Error with the words of a refusal */
+  plan = async (request: CalculationRequest<'plan'>): Promise<CalculationAnswer<'plan'>> =>
+    answerOf<'plan'>(await (await this.#worker()).plan(request));
   mix = (request: CalculationRequest<'mix'>) => this.#answer('mix', request);
   progress = (request: CalculationRequest<'progress'>) => this.#answer('progress', request);
   sample = (request: CalculationRequest<'sample'>) => this.#answer('sample', request);
@@ -38,8 +52,7 @@ export class Calc {
   async #answer<N extends CalculationName>(name: N, request: CalculationRequest<N>): Promise<CalculationAnswer<N>> {
     const calculate = (await this.#worker()).calculate as (name: N, request: CalculationRequest<N>) => Promise<Calculated<N>>;
     const result = await calculate(name, request);
-    if ('refused' in result) throw new Error(result.refused.message);
-    return result.answer;
+    return answerOf(result);
   }
 
   /** The worker, which knows the library as it is now: it grows by its second part, and by entries of the garden's own. */

@@ -27,6 +27,15 @@ export class Garden {
   readonly products = this.#store.selectSignal(gardenFeature.selectProducts);
   readonly labelCards = this.#store.selectSignal(gardenFeature.selectLabelCards);
   readonly stockMoves = this.#store.selectSignal(gardenFeature.selectStockMoves);
+  readonly treatmentPlans = this.#store.selectSignal(gardenFeature.selectTreatmentPlans);
+  /** plans that go on: of a case that is open, on a planting that grows */
+  readonly openPlans = computed(() =>
+    this.treatmentPlans().filter(
+      ({ endedOn, caseId, plantingId }) => !endedOn && !this.case(caseId ?? '')?.closedOn && !this.planting(plantingId)?.endedOn,
+    ),
+  );
+  readonly plannedApplications = this.#store.selectSignal(gardenFeature.selectPlannedApplications);
+  readonly workTimes = this.#store.selectSignal(gardenFeature.selectWorkTimes);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
   readonly assessments = this.#store.selectSignal(gardenFeature.selectAssessments);
   readonly traps = this.#store.selectSignal(gardenFeature.selectTraps);
@@ -118,6 +127,9 @@ export class Garden {
   planting = (id: string): Planting | undefined => this.plantings().find((one) => one.id === id);
   /** as it is kept: what a change is made from */
   plantingRecord = (id: string): PlantingRecord | undefined => this.#plantingRecords().find((one) => one.id === id);
+  /** the plan by which something is done for a case */
+  planOf = (caseId: string, intervention: string) =>
+    this.openPlans().find((one) => one.caseId === caseId && one.interventions.includes(intervention));
   case = (id: string): Case | undefined => this.cases().find((one) => one.id === id);
   assessmentsOf = (caseId: string): Assessment[] =>
     this.assessments()

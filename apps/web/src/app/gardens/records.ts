@@ -13,8 +13,10 @@ const undoMs = 8000;
 /** No answer, or one that says to come back: nothing is decided. */
 const isAway = ({ status }: ApiError) => status === 0 || status === 503;
 
-/** A record that is to be made. */
-export type NewRecord = { readonly [S in Subject]: { readonly subject: S; readonly id: string; readonly value: Written<S> } }[Subject];
+/** A record that is to be written; without a version, or with 0, it is new. */
+export type WrittenRecord = {
+  readonly [S in Subject]: { readonly subject: S; readonly id: string; readonly version?: number; readonly value: Written<S> };
+}[Subject];
 
 /** Writing the garden's records: once for each change however often it is sent, said in a line, with a way back. */
 @Injectable({ providedIn: 'root' })
@@ -41,14 +43,37 @@ export class Records {
   }
 
   /**
-   * Write new records one after the other, with one way back for all of them.
+   * Write records one after the other, with one way back for all of them.
    *
    * @throws ApiError at the first that is refused; those before it are there
    */
-  async saveNew(records: readonly NewRecord[], said: string): Promise<void> {
+  async saveAll(records: readonly WrittenRecord[], said: string): Promise<void> {
     const changes: string[] = [];
-    for (const { subject, id, value } of records) changes.push((await this.#write(subject, id, 0, value)).change);
+    for (const { subject, id, version = 0, value } of records) changes.push((await this.#write(subject, id, version, value)).change);
     this.#offerUndo(said, changes);
+  }
+
+  /**
+   * The same where there may be no signal: what the server does not take any more is kept on this device.
+   *
+   * @param base - the records as they were, by their id
+   * @throws ApiError when the server refuses
+   */
+  async saveAllOrKeep(records: readonly WrittenRecord[], said: string, base: ReadonlyMap<string, Stored<Subject>>): Promise<void> {
+    const changes: string[] = [];
+    const left = [...records];
+    try {
+      while (this.#offline.waiting() === 0 && left[0]) {
+        const { subject, id, version = 0, value } = left[0];
+        changes.push((await this.#write(subject, id, version, value)).change);
+        left.shift();
+      }
+    } catch (error) {
+      if (!isAway(ApiError.from(error))) throw error;
+    }
+    for (const { subject, id, version = 0, value } of left) await this.keep(subject, id, version, value, base.get(id) ?? null);
+    if (left.length === 0) this.#offerUndo(said, changes);
+    else this.say(`${said} Kept on this device until there is signal.`);
   }
 
   async #write<S extends Subject>(

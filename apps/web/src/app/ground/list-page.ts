@@ -132,7 +132,7 @@ export class ListPage {
     try {
       // What was written before a fault is there: it is not made twice.
       const left = this.#made().filter(({ subject, id }) => !(subject === 'places' ? this.garden.place(id) : this.garden.planting(id)));
-      await this.#records.saveNew(left, `${this.making()} made.`);
+      await this.#records.saveAll(left, `${this.making()} made.`);
       remember(this.#key, '');
       await this.#router.navigate(['/g', this.garden.summary().id, 'ground']);
     } catch (error) {

@@ -3,7 +3,7 @@ import { planArea } from '@field-nurse/core/ground';
 import type { Host } from '@field-nurse/library';
 import { placeNamed } from '@field-nurse/library/list';
 import type { ListedPlanting } from '@field-nurse/library/list';
-import type { NewRecord } from '../gardens/records';
+import type { WrittenRecord } from '../gardens/records';
 import { factsTold, firstPlace, toldPlanting } from '../gardens/told-planting';
 
 /** A planting of the list as it will be made: as it was read, and put right since. */
@@ -53,9 +53,9 @@ export function recordsOf(
     today,
     placeId,
   }: { hosts: ReadonlyMap<string, Host>; places: readonly Place[]; today: string; placeId: (name: string) => string },
-): NewRecord[] {
+): WrittenRecord[] {
   const ids = new Map(places.filter(({ endedOn }) => !endedOn).map(({ id, name }) => [folded(name), id]));
-  const made: NewRecord[] = [];
+  const made: WrittenRecord[] = [];
   const idOf = ({ name, kind, setting }: Pick<Place, 'name' | 'kind' | 'setting'>): string => {
     const known = ids.get(folded(name));
     if (known) return known;
@@ -66,7 +66,7 @@ export function recordsOf(
     return id;
   };
   for (const name of shapes.keys()) idOf({ kind: 'bed', setting: 'outdoor', ...placeNamed(name), name });
-  const plantings = rows.flatMap((row): NewRecord[] => {
+  const plantings = rows.flatMap((row): WrittenRecord[] => {
     const host = hosts.get(row.host ?? '');
     if (!host) return [];
     const place = placeOfRow(row, host, places);

@@ -19,7 +19,7 @@ import { caseOptions } from '../cases/case-options';
 import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, stockWord, toField, unitWord } from '../shared/units';
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
-import { packInHand } from '../treatment/pack-in-hand';
+import { packInHand } from '../gardens/pack-in-hand';
 import type { BenchInput, CardRate } from './mix-question';
 import { benchFaults, isByArea, isSpread, mixQuestion } from './mix-question';
 import { Sprayer } from './sprayer';
@@ -149,6 +149,8 @@ export class MixPage {
     }
     return [...kinds.values()];
   });
+  /** its rounds wait in the plan */
+  protected readonly isPlanned = computed(() => this.garden.planOf(this.case(), this.intervention()) !== undefined);
   protected readonly protection = computed(() => (this.entry()?.protect ?? []).map((one) => protectWords[one] ?? one).join(', '));
   protected readonly logLink = computed(() => {
     const mix = this.mix();

@@ -36,3 +36,16 @@ export function durationWord(minutes: number): string {
   const halves = Math.round(minutes / 30);
   return `${Math.floor(halves / 2)}${halves % 2 ? '½' : ''} hours`;
 }
+
+const shortWeekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
+
+/** "Tue" */
+export const weekdayName = (day: string): string => shortWeekday.format(new Date(`${day}T00:00:00Z`));
+
+/** "this evening", "tomorrow morning", "Tue 21 Jul, morning" */
+export function slotWord(day: string, slot: 'morning' | 'evening', today: string): string {
+  const days = daysBetween(today, day);
+  if (days === 0) return `this ${slot}`;
+  if (days === 1) return `tomorrow ${slot}`;
+  return `${weekdayName(day)} ${dayWord(day, today)}, ${slot}`;
+}

@@ -28,7 +28,7 @@ import { Submission } from '../shared/submission';
         @for (one of list(); track one.id) {
           <li>
             <span
-              ><strong>{{ one.name }}</strong> may {{ one.scope }}</span
+              ><strong>{{ one.name }}</strong> {{ may[one.scope] }}</span
             >
             <span class="fn-small">{{ one.usedAt ? 'last used ' + day(one.usedAt) : 'not used yet' }}</span>
             <button matButton type="button" (click)="revoke(one)">Revoke</button>
@@ -42,7 +42,13 @@ import { Submission } from '../shared/submission';
         <p>
           <output aria-label="Token">{{ made.secret }}</output>
         </p>
-        <p class="fn-small">Send it along as <code>Authorization: Bearer …</code></p>
+        @if (made.scope === 'calendar') {
+          <p class="fn-small">
+            It goes with the calendar’s address: <output>{{ feedOf(made.secret) }}</output>
+          </p>
+        } @else {
+          <p class="fn-small">Send it along as <code>Authorization: Bearer …</code></p>
+        }
       </div>
     }
     <form class="fn-form" [formGroup]="form" (ngSubmit)="make()" novalidate>
@@ -58,6 +64,7 @@ import { Submission } from '../shared/submission';
         <mat-select formControlName="scope">
           <mat-option value="read">read</mat-option>
           <mat-option value="write">read and write</mat-option>
+          <mat-option value="calendar">show the plan in a calendar</mat-option>
         </mat-select>
       </mat-form-field>
       <div class="fn-actions"><button matButton="outlined" [disabled]="submission.busy()">Make a token</button></div>
@@ -78,6 +85,8 @@ export class TokensPanel {
     scope: new FormControl<Token['scope']>('read', { nonNullable: true }),
   });
   protected readonly submission = new Submission(this.form);
+  protected readonly may = { read: 'may read', write: 'may write', calendar: 'shows the plan in a calendar' } as const;
+  protected readonly feedOf = (secret: string) => `${location.origin}/api/v1/calendars/${secret}.ics`;
   protected readonly day = (instant: string) => dayWord(instant.slice(0, 10), this.#garden.today());
 
   constructor() {

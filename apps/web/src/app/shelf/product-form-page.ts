@@ -10,7 +10,7 @@ import type { RegisterEntry } from '@field-nurse/contract';
 import { DayField } from '../gardens/day-field';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
-import type { NewRecord } from '../gardens/records';
+import type { WrittenRecord } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { Submission } from '../shared/submission';
@@ -79,13 +79,13 @@ export class ProductFormPage {
     await this.submission.send(async () => {
       const value = writtenProduct(this.form, known);
       if (known) await this.#records.save('products', id, known.version, value, 'Product changed.');
-      else await this.#records.saveNew([{ subject: 'products', id, value }, ...this.#withIt(id)], `${value.name} stands on the shelf.`);
+      else await this.#records.saveAll([{ subject: 'products', id, value }, ...this.#withIt(id)], `${value.name} stands on the shelf.`);
       await this.#router.navigate(['/g', this.garden.summary().id, 'shelf', id]);
     });
   }
 
   /** The label that the register has, and a full pack. */
-  #withIt(productId: string): NewRecord[] {
+  #withIt(productId: string): WrittenRecord[] {
     const [entry, { packAmount }] = [this.entry(), this.form.getRawValue()];
     const card = entry && { ...entry.card, productId, photos: [], note: '' };
     const move = packAmount !== null && { productId, movedAt: this.garden.now(), kind: 'bought' as const, amount: packAmount, note: '' };

@@ -2,7 +2,9 @@ import { computed, inject, Injectable } from '@angular/core';
 import { agendaFor } from '@field-nurse/core/planning';
 import { checkOn } from '@field-nurse/core/sampling';
 import { ClinicSamples } from '../clinic/clinic-samples';
+import { addDays } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
+import { jobsOf } from '../gardens/jobs';
 
 /** What waits in the open garden today, and how much of it in each room. */
 @Injectable({ providedIn: 'root' })
@@ -31,10 +33,19 @@ export class Agenda {
     });
   });
 
+  /** jobs of the plan for today and tomorrow, and those that were left undone */
+  readonly jobsDue = computed(() => {
+    const tomorrow = addDays(this.#garden.today(), 1);
+    return jobsOf(this.#garden.openPlans(), this.#garden.plannedApplications()).filter(({ day }) => day <= tomorrow);
+  });
+
   /** by the room's word: the number on its door */
   readonly byRoom = computed((): Readonly<Record<string, number>> => {
     const { assessments, toDecide, toRepeat, samples } = this.today();
     const looks = assessments.filter(({ on }) => on <= this.#garden.today());
-    return { Walk: this.trapsDue().length, Cases: new Set([...looks, ...toDecide, ...toRepeat, ...samples].map((one) => one.case)).size };
+    const jobs = this.jobsDue().filter(({ day }) => day <= this.#garden.today());
+    const waiting = new Set([...looks, ...toDecide, ...toRepeat, ...samples].map((one) => one.case));
+    for (const { rounds } of jobs) for (const { plan } of rounds) waiting.add(plan.caseId ?? plan.id);
+    return { Walk: this.trapsDue().length, Cases: waiting.size };
   });
 }

@@ -38,6 +38,7 @@ export const rooms: readonly Room[] = [
     icon: 'cases',
     views: [
       { path: 'cases', word: 'Cases', key: 'k' },
+      { path: 'plan', word: 'Plan', key: 'd' },
       { path: 'shelf', word: 'Shelf', key: 'h' },
       { path: 'log', word: 'Log', key: 'l' },
     ],

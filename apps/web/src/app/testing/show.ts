@@ -5,24 +5,20 @@ import { MatIconTestingModule } from '@angular/material/icon/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { provideRouter } from '@angular/router';
 import type { GardenContents } from '@field-nurse/contract';
-import type { Library } from '@field-nurse/library';
 import type { PartName } from '@field-nurse/library/parts';
 import { partsOf } from '@field-nurse/library/parts';
 import { Store } from '@ngrx/store';
 import { configure, fireEvent, within } from '@testing-library/dom';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { of } from 'rxjs';
 import { Api } from '../api/api';
 import { appliedTo } from '../gardens/applied';
 import { Garden } from '../gardens/garden';
 import { atHandOf, shelfNow } from '../gardens/shelf-now';
 import { plantingNow } from '../gardens/plantings-now';
+import { reference } from './reference';
 import { contents, now, today } from './test-garden';
 
-const built = join(import.meta.dirname, '../../../../../packages/library/generated/index.json');
-/** The reference library as it ships; `npm run library` builds it. */
-export const reference = JSON.parse(readFileSync(built, 'utf8')) as Library;
+export { reference };
 
 // What is in sight is a matter of styles, which aren't loaded here: asking for each element takes most of the time.
 configure({ defaultHidden: true });
@@ -144,6 +140,11 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     products: signal(all.products),
     labelCards: signal(all.labelCards),
     stockMoves: signal(all.stockMoves),
+    treatmentPlans: signal(all.treatmentPlans),
+    openPlans: signal(all.treatmentPlans.filter(({ endedOn }) => !endedOn)),
+    planOf: () => undefined,
+    plannedApplications: signal(all.plannedApplications),
+    workTimes: signal(all.workTimes),
     shelf: signal(shelfNow(all, today)),
     atHand: signal(atHandOf(shelfNow(all, today), all.labelCards)),
     seasonStart: signal('01-01'),

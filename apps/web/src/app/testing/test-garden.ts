@@ -94,6 +94,7 @@ export const decision: Decision = {
   decidedOn: '2026-07-01',
   nextAssessmentOn: '2026-07-11',
   weather: null,
+  planId: null,
   reasons: [],
   note: '',
 };
@@ -151,6 +152,9 @@ export const contents: GardenContents = {
   products: [],
   labelCards: [],
   stockMoves: [],
+  treatmentPlans: [],
+  plannedApplications: [],
+  workTimes: [],
   decisions: [decision],
   applications: [application],
   assessments: [assessment],

@@ -1,12 +1,13 @@
 import { morningSentence } from './morning';
 
-const quiet = { keepOut: [], looks: [], toDecide: [], round: 0, traps: 0 };
+const quiet = { keepOut: [], looks: [], toDecide: [], jobs: 0, round: 0, traps: 0 };
 const blight = { name: 'late blight on the potatoes', worse: true };
 const scale = { name: 'soft scale on the hoya', worse: false };
 
 test.each([
   [{}, 'Nothing is asked of you today.'],
   [{ round: 1 }, 'Today: one planting on the round.'],
+  [{ jobs: 2, traps: 1 }, 'Today: 2 jobs of the plan and one trap.'],
   [{ round: 12, traps: 2 }, 'Today: 12 plantings on the round and 2 traps.'],
   [{ toDecide: ['The hoya'] }, 'The hoya waits for you to decide.'],
   [{ looks: [scale] }, 'Look at soft scale on the hoya today.'],

@@ -6,6 +6,8 @@ export interface Morning {
   readonly looks: readonly { readonly name: string; readonly worse: boolean }[];
   /** cases that wait to be told what they are, or what is to be done */
   readonly toDecide: readonly string[];
+  /** jobs of the plan that are due */
+  readonly jobs: number;
   /** plantings that the round would pass */
   readonly round: number;
   readonly traps: number;
@@ -15,12 +17,13 @@ const counted = (count: number, one: string, many: string) => (count === 1 ? `on
 const listed = (parts: readonly string[]) => (parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`);
 
 /** The day in one sentence: what is most pressing by its name, and the rest by number. */
-export function morningSentence({ keepOut, looks, toDecide, round, traps }: Morning): string {
+export function morningSentence({ keepOut, looks, toDecide, jobs, round, traps }: Morning): string {
   const [shut] = keepOut;
   const [pressing, ...others] = looks;
   const rest = [
     others.length > 0 ? `${counted(others.length, 'other case', 'other cases')} to look at` : '',
     toDecide.length > 1 || (toDecide.length === 1 && pressing) ? counted(toDecide.length, 'case to decide on', 'cases to decide on') : '',
+    jobs > 0 ? counted(jobs, 'job of the plan', 'jobs of the plan') : '',
     round > 0 ? `${counted(round, 'planting', 'plantings')} on the round` : '',
     traps > 0 ? counted(traps, 'trap', 'traps') : '',
   ].filter(Boolean);

@@ -7,12 +7,14 @@ import { spotNow } from '@field-nurse/core/sampling';
 import { workingConditions } from '../cases/case-diagnoses';
 import { stepWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
+import { jobsOf } from '../gardens/jobs';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../library/planting-title';
 import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
 import { PreventionWalk } from '../prevention/prevention-walk';
 import { Scouting } from '../scouting/scouting';
+import { JobLine } from './job-line';
 import { morningSentence } from './morning';
 import { Agenda } from '../shell/agenda';
 import { GardenWeather } from '../weather/garden-weather';
@@ -26,7 +28,7 @@ const mostLooks = 8;
 /** What the garden wants today. */
 @Component({
   selector: 'fn-today-page',
-  imports: [RouterLink, MatButtonModule, PlantingTitle, StatusMark, WeatherRibbon],
+  imports: [RouterLink, JobLine, MatButtonModule, PlantingTitle, StatusMark, WeatherRibbon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './today-page.scss',
   templateUrl: './today-page.html',
@@ -52,6 +54,8 @@ export class TodayPage {
         why.filter(({ code }) => code === 'last-year').map((reason) => ({ planting: id, text: this.book.word(reason) })),
       );
   });
+  /** what the plan has for today and tomorrow, and what was left undone */
+  protected readonly jobs = this.#agenda.jobsDue;
   protected readonly traps = computed(() =>
     this.#agenda.trapsDue().map(({ trap, on }) => ({ id: trap.id, name: trap.name, on, spot: spotNow(trap).name })),
   );
@@ -81,7 +85,7 @@ export class TodayPage {
   });
   protected readonly heading = computed(() => longDay(this.garden.today()));
   protected readonly isQuiet = computed(() =>
-    [...(Object.values(this.agenda()) as (readonly unknown[])[]), this.book.due(), this.traps(), this.held()].every(
+    [...(Object.values(this.agenda()) as (readonly unknown[])[]), this.book.due(), this.traps(), this.held(), this.jobs()].every(
       (list) => list.length === 0,
     ),
   );
@@ -91,18 +95,25 @@ export class TodayPage {
   protected readonly looks = computed(() => {
     const { assessments, toDecide, toRepeat } = this.agenda();
     const waiting = new Set(toDecide.map((one) => one.case));
-    const again = new Map(toRepeat.map(({ case: id, intervention }) => [id, intervention]));
+    const planned = new Set(this.#planned());
+    const again = new Map(toRepeat.filter((one) => !planned.has(one.case)).map(({ case: id, intervention }) => [id, intervention]));
     const status = (id: string) => statusOf(this.garden.assessmentsOf(id));
     return assessments
       .filter((one) => !waiting.has(one.case))
       .map((one) => ({ ...one, worse: status(one.case) === 'relapsing', again: again.get(one.case) }))
       .sort((a, b) => Number(b.worse) - Number(a.worse));
   });
+  /** cases whose next round stands in the plan */
+  readonly #planned = computed(() =>
+    jobsOf(this.garden.openPlans(), this.garden.plannedApplications()).flatMap(({ rounds }) =>
+      rounds.flatMap(({ plan }) => plan.caseId ?? []),
+    ),
+  );
   protected readonly looksShown = computed(() => this.looks().slice(0, mostLooks));
   /** treatments that may come again on what no look is due for */
   protected readonly toRepeat = computed(() => {
-    const looked = new Set(this.looks().map((one) => one.case));
-    return this.agenda().toRepeat.filter((one) => !looked.has(one.case));
+    const told = new Set([...this.looks().map((one) => one.case), ...this.#planned()]);
+    return this.agenda().toRepeat.filter((one) => !told.has(one.case));
   });
   protected readonly harvests = computed(() => this.agenda().harvests.filter(({ safe }) => safe));
   /** anything grows where the weather reaches it */
@@ -118,6 +129,7 @@ export class TodayPage {
         worse,
       })),
       toDecide: toDecide.map(({ planting }) => `The ${this.#library.hostName(this.garden.planting(planting)?.host ?? '').toLowerCase()}`),
+      jobs: this.jobs().filter(({ day }) => day <= this.garden.today()).length,
       round: this.book.due().length,
       traps: this.traps().length,
     });

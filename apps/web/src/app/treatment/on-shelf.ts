@@ -4,7 +4,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { stockWord } from '../shared/units';
 import type { JudgedIntervention } from './ladder';
-import { packInHand } from './pack-in-hand';
+import { packInHand } from '../gardens/pack-in-hand';
 
 /** What of an option stands on the shelf: how much, for how many times, by whose figures; or that it would have to be bought. */
 @Component({

@@ -6,7 +6,7 @@ import { Drawing } from '../drawing/drawing';
 import { Library } from '../library/library';
 import { evidenceWords, protectWords } from '../shared/words';
 import type { JudgedIntervention } from './ladder';
-import { packInHand } from './pack-in-hand';
+import { packInHand } from '../gardens/pack-in-hand';
 import { OnShelfNote } from './on-shelf';
 import { VerdictMark } from './verdict-mark';
 

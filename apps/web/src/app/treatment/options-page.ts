@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { addDays } from '@field-nurse/core/timing';
+import { addDays, seasonOf } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
@@ -17,8 +17,10 @@ import type { CaseFacts } from './about-today';
 import { AboutToday } from './about-today';
 import { AssumedElsewhere } from './assumed-elsewhere';
 import { caseOptions } from '../cases/case-options';
+import { packInHand } from '../gardens/pack-in-hand';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
+import { newPlan } from './new-plan';
 import { OptionCard } from './option-card';
 import { TradeOff } from './trade-off';
 import { TodaysWeather } from '../cases/todays-weather';
@@ -84,7 +86,7 @@ export class OptionsPage {
     this.edits.change((value) => ({ ...value, ...facts }));
   }
 
-  /** Note the decision, then go where the work is: to the mix, to the log, or back to the looks. */
+  /** Note the decision, with the rounds that it leads to, then go where the work is: to the mix, to the log, or back to the looks. */
   protected async choose({ id, name, verdict }: JudgedIntervention): Promise<void> {
     if (verdict === 'ruled-out') return;
     const today = this.garden.today();
@@ -93,17 +95,45 @@ export class OptionsPage {
       // The server judges by what it knows: what was just said of the case goes before.
       await this.edits.write();
       const weather = this.#weather.said(this.options.planting()?.setting);
-      const value = { caseId: this.case(), intervention: id, decidedOn: today, nextAssessmentOn, weather, note: '' };
-      await this.#records.save('decisions', crypto.randomUUID(), 0, value, `Decided: ${name}.`);
+      // What was decided before has its rounds already.
+      const known = this.garden.planOf(this.case(), id);
+      const plan = known ? undefined : this.#planFor(id);
+      const planId = known?.id ?? (plan ? crypto.randomUUID() : null);
+      const value = { caseId: this.case(), intervention: id, decidedOn: today, nextAssessmentOn, weather, planId, note: '' };
+      await this.#records.saveAll(
+        [
+          ...(plan ? [{ subject: 'treatmentPlans' as const, id: planId!, value: plan }] : []),
+          { subject: 'decisions', id: crypto.randomUUID(), value },
+        ],
+        `Decided: ${name}.`,
+      );
+      const entry = this.#library.interventions().get(id);
+      const base = ['/g', this.garden.summary().id];
+      if (entry?.rate) await this.#router.navigate([...base, 'cases', this.case(), 'mix', id]);
+      else if (entry?.rung === 'none') await this.#router.navigate([...base, 'cases', this.case(), 'recovery']);
+      else await this.#router.navigate([...base, 'log', 'new'], { queryParams: { case: this.case(), intervention: id } });
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);
-      return;
     }
-    const entry = this.#library.interventions().get(id);
-    const base = ['/g', this.garden.summary().id];
-    if (entry?.rate) await this.#router.navigate([...base, 'cases', this.case(), 'mix', id]);
-    else if (entry?.rung === 'none') await this.#router.navigate([...base, 'cases', this.case(), 'recovery']);
-    else await this.#router.navigate([...base, 'log', 'new'], { queryParams: { case: this.case(), intervention: id } });
+  }
+
+  /** The rounds that follow from choosing it. */
+  #planFor(id: string) {
+    const [entry, planting, today] = [this.#library.interventions().get(id), this.options.planting(), this.garden.today()];
+    const host = this.#library.hosts().get(planting?.host ?? '');
+    if (!entry || !planting || !host) return undefined;
+    const best = this.options.answer()?.options.find((one) => one.id === id)?.products[0]?.id;
+    const pack = this.garden.shelf().find(({ product }) => product.id === best);
+    const season = seasonOf(today, this.garden.seasonStart()).from;
+    return newPlan({
+      entry,
+      conditions: this.conditions().flatMap((one) => this.#library.conditions().get(one) ?? []),
+      caseId: this.case(),
+      plantingId: planting.id,
+      today,
+      card: pack ? packInHand(entry, pack, host, this.conditions(), planting.plants).card : entry,
+      used: this.garden.appliedDays(planting.id).filter(({ intervention, appliedOn }) => intervention === id && appliedOn >= season).length,
+    });
   }
 
   #lookDays(): number {

@@ -47,14 +47,14 @@ class HighsSession<Tag> implements MilpSession<Tag> {
     this.#model.addRow(row.lower, row.upper, { indices: [...row.indices], values: [...row.values] });
   }
 
-  solve(seconds: number, barred: readonly number[] = []): MilpOutcome {
+  solve(seconds: number, barred: readonly number[] = [], hint?: readonly number[]): MilpOutcome {
     const model = this.#model;
     for (const column of barred) model.changeColBounds(column, 0, 0);
     try {
       model.options.set({ time_limit: seconds });
       model.zeroAllClocks();
-      const known = this.#known;
-      if (known && barred.every((column) => known[column]! < 0.5)) model.setSolution({ colValue: known });
+      const known = this.#known ?? hint;
+      if (known && barred.every((column) => known[column]! < 0.5)) model.setSolution({ colValue: [...known] });
       model.run();
       return this.#outcome();
     } finally {

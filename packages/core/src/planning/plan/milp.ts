@@ -26,8 +26,9 @@ export interface MilpSession<Tag> {
   /**
    * @param seconds - when to stop and say what was found
    * @param barred - columns that may not be chosen this time
+   * @param known - the values of all columns in something that is allowed, to begin with
    */
-  solve(seconds: number, barred?: readonly number[]): MilpOutcome;
+  solve(seconds: number, barred?: readonly number[], known?: readonly number[]): MilpOutcome;
   addRow(row: MilpRow<Tag>): void;
   close(): void;
 }

@@ -1,39 +1,21 @@
 import { daysBetween } from '../../timing/index.js';
-import type { PlanLine, PlanProduct, PlanQuestion, PlanRound, SlotWeather } from './planQuestion.js';
-
-/** A round in a half-day with a product, and what that loses. */
-export interface Placing {
-  readonly round: number;
-  /** days from the start */
-  readonly day: number;
-  readonly evening: boolean;
-  readonly product: PlanProduct;
-  readonly loss: number;
-}
-
-/** Half-days from the start, a morning first. */
-export const slotOf = ({ day, evening }: Pick<Placing, 'day' | 'evening'>): number => 2 * day + Number(evening);
-
-const hoursInSlot = 12;
-// Spraying itself takes hours of which nobody knows when they fall in the half-day.
-const hoursToSpray = 6;
-
-/** Half-days that must stay dry from the one of the application on; none for what rain does nothing to. */
-export const drySlots = ({ rainFastHours }: PlanProduct): number =>
-  rainFastHours === undefined ? 0 : Math.max(1, Math.ceil((rainFastHours + hoursToSpray) / hoursInSlot));
-
-/** Half-days for which nothing else is done in the place, that of the application among them. */
-export const closedSlots = ({ reEntryHours = 0 }: PlanProduct): number => Math.ceil(reEntryHours / hoursInSlot);
-
-/** What is lost where a round is not done. */
-export const dropLossOf = ({ dropLoss, dailyLoss, value }: PlanRound, days: number): number => dropLoss ?? dailyLoss * days + value;
+import { drySlots, slotOf } from './placing.js';
+import type { Placing } from './placing.js';
+import type { Counts, PlanLine, PlanProduct, PlanQuestion, PlanRound, SlotWeather } from './planQuestion.js';
+import { WorkDays } from './workDays.js';
 
 /** The days of a round, counted from the start. */
 interface RoundDays {
   readonly earliest: number;
   readonly latest: number;
-  readonly flowers: { readonly from: number; readonly until: number } | undefined;
+  readonly flowers: Stretch | undefined;
   readonly harvests: readonly number[];
+  readonly expectedSlot: number | undefined;
+}
+
+interface Stretch {
+  readonly from: number;
+  readonly until: number;
 }
 
 /** Every half-day of a plan judged by what does not depend on the other rounds. */
@@ -41,11 +23,16 @@ export class Placings {
   readonly #question: PlanQuestion;
   readonly #weather: ReadonlyMap<number, SlotWeather>;
   readonly #days: ReadonlyMap<PlanRound, RoundDays>;
+  readonly #barred: ReadonlyMap<PlanProduct, readonly Stretch[]>;
+  readonly #workDays: WorkDays;
 
   constructor(question: PlanQuestion) {
     const { start, weather, rounds } = question;
     const dayOf = (date: string) => daysBetween(start, date);
+    const stretch = ({ from, until }: { readonly from: string; readonly until: string }) => ({ from: dayOf(from), until: dayOf(until) });
     this.#question = question;
+    this.#workDays = new WorkDays(question);
+    this.#barred = new Map(rounds.flatMap(({ products }) => products.map((one) => [one, (one.barred ?? []).map(stretch)] as const)));
     this.#weather = new Map(weather.map((one) => [slotOf({ day: dayOf(one.date), evening: one.slot === 'evening' }), one]));
     this.#days = new Map(
       rounds.map((round) => [
@@ -53,8 +40,9 @@ export class Placings {
         {
           earliest: round.earliest === undefined ? 0 : dayOf(round.earliest),
           latest: round.latest === undefined ? Infinity : dayOf(round.latest),
-          flowers: round.flowers && { from: dayOf(round.flowers.from), until: dayOf(round.flowers.until) },
+          flowers: round.flowers && stretch(round.flowers),
           harvests: (round.harvests ?? []).map(dayOf),
+          expectedSlot: round.expected && slotOf({ day: dayOf(round.expected.date), evening: round.expected.slot === 'evening' }),
         },
       ]),
     );
@@ -65,10 +53,14 @@ export class Placings {
     const slot = slotOf({ day, evening });
     const weather = this.#weather.get(slot);
     const { earliest, latest, flowers, harvests } = this.#days.get(round)!;
-    const inFlower = flowers !== undefined && flowers.from <= day && day <= flowers.until;
+    const holds = ({ from, until }: Stretch) => from <= day && day <= until;
+    const inFlower = flowers !== undefined && holds(flowers);
     const lines: [PlanLine, boolean][] = [
-      ['earliest', day < earliest],
+      ['earliest', day < earliest || (slot === 0 && this.#question.startSlot === 'evening')],
       ['latest', day > latest],
+      ['half-day', round.only !== undefined && evening !== (round.only === 'evening')],
+      ['label', this.#barred.get(product)!.some(holds)],
+      ['minutes', !this.#workDays.isLongEnough(day, product.minutes, round.person)],
       [
         'temperature',
         weather !== undefined && (weather.temperatureC < (product.minC ?? -Infinity) || weather.temperatureC > (product.maxC ?? Infinity)),
@@ -86,22 +78,24 @@ export class Placings {
    *
    * @param counts - lines that are looked at; all of them, unless it is asked what would be without some
    */
-  open(counts: (line: PlanLine) => boolean = () => true): Placing[] {
+  open(counts: Counts = () => true): Placing[] {
     const { rounds, days } = this.#question;
     return rounds.flatMap((round, r) =>
       Array.from({ length: days }, (_, day) => day).flatMap((day) =>
         [false, true].flatMap((evening) =>
           round.products
             .filter((product) => !this.broken(round, product, day, evening).some(counts))
-            .map((product): Placing => ({ round: r, day, evening, product, loss: this.loss(round, product, day) })),
+            .map((product): Placing => ({ round: r, day, evening, product, loss: this.loss(round, product, { day, evening }) })),
         ),
       ),
     );
   }
 
-  /** What is lost with a round on that day: by waiting for it, by what it leaves, in money and in work. */
-  loss(round: PlanRound, { efficacy, cost, minutes }: PlanProduct, day: number): number {
-    const from = Math.max(0, this.#days.get(round)!.earliest);
-    return round.dailyLoss * (day - from) + (1 - efficacy) * round.value + cost + minutes * (this.#question.rules.minutePrice ?? 0);
+  /** What is lost with a round in that half-day: by waiting for it, by moving it, by what it leaves, in money and in work. */
+  loss(round: PlanRound, { efficacy, cost, minutes }: PlanProduct, { day, evening }: Pick<Placing, 'day' | 'evening'>): number {
+    const { earliest, expectedSlot } = this.#days.get(round)!;
+    const waited = round.dailyLoss * (day - Math.max(0, earliest));
+    const moved = expectedSlot === undefined || expectedSlot === slotOf({ day, evening }) ? 0 : round.expected!.moveLoss;
+    return waited + moved + (1 - efficacy) * round.value + cost + minutes * (this.#question.rules.minutePrice ?? 0);
   }
 }

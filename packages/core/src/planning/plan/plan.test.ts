@@ -5,12 +5,13 @@ import { highsSolver } from './highsSolver';
 import { planRounds } from './planRounds';
 import type { PlanAnswer } from './planRounds';
 import type { PlanProduct, PlanQuestion, PlanRound } from './planQuestion';
+import { OpenPlan } from './solvePlan';
 import { exhaustivePlan } from './testPlan';
 
 const solver = highsSolver(await loadHighs());
 const start = '2026-07-01';
 const day = (days: number) => addDays(start, days);
-const effort = { seconds: 10, isOver: () => false };
+const effort = { seconds: 10, allSeconds: 10, clock: () => 0 };
 const plan = (rounds: readonly Partial<PlanRound>[], change: Partial<PlanQuestion> = {}): PlanAnswer =>
   planRounds(
     { start, days: 6, rules: {}, weather: [], ...change, rounds: rounds.map((one, i) => ({ ...round(`r${i}`), ...one })) },
@@ -41,12 +42,15 @@ test('one round is done at once, and its loss is worked out by hand', () => {
   expect(answer.bound).toBeCloseTo(26);
 });
 
-test('where there is nothing to do nothing is done; where there is no time, nothing better than doing nothing is claimed', () => {
+test('where there is nothing to do nothing is done; where the solver has no time, what was found until then, and no more is claimed', () => {
   expect(plan([])).toEqual({ schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] });
   const noTime = { open: () => ({ solve: () => ({ status: 'open' as const }), addRow: () => undefined, close: () => undefined }) };
-  const answer = planRounds({ start, days: 6, rounds: [round('r0')], rules: {}, weather: [] }, noTime, effort);
-  expect(answer).toMatchObject({ schedule: [], notPlaced: [{ round: 'r0', why: ['no-time'] }], objective: 112, optimal: false });
-  expect(answer.bound).toBeCloseTo(21);
+  const rounds = Array.from({ length: 9 }, (_, i) => ({ ...round(`r${i}`), case: `case ${i}` }));
+  const question = { start, days: 6, rounds, rules: { minutesPerDay: 10 }, weather: [] };
+  const [hasty, patient] = [noTime, solver].map((by) => planRounds(question, by, { ...effort, movesFor: [] })) as [PlanAnswer, PlanAnswer];
+  expect([hasty.optimal, hasty.schedule.length, patient.optimal]).toEqual([false, 6, true]);
+  expect(hasty.bound).toBeLessThanOrEqual(patient.objective);
+  expect(hasty.objective).toBeGreaterThanOrEqual(patient.objective);
 });
 
 test('rain moves it, and what the days cost is told', () => {
@@ -120,6 +124,56 @@ test('a closed place, a short day and an empty bottle keep rounds apart, or out'
   expect([short.schedule.length, short.notPlaced]).toEqual([1, [{ round: 'r1', why: ['costs-more'] }]]);
 });
 
+test('nobody’s day is longer than it is: work goes to whoever has the time, and waits where two have half of it each', () => {
+  const people = [
+    { id: 'wren', minutesPerDay: 60 },
+    { id: 'ash', minutesPerDay: 60, minutesOn: { [day(0)]: 30 } },
+  ];
+  const long = { products: [product('soap', { minutes: 50 })] };
+  const answer = plan(
+    [
+      { case: 'a', ...long },
+      { case: 'b', ...long },
+      { case: 'c', products: [product('oil', { minutes: 30 })] },
+    ],
+    { rules: { people } },
+  );
+  // Of 90 minutes on the first day 80 would be enough for two; only 50 + 30 can be shared out.
+  expect(answer.schedule.map(({ date, person }) => [date, person])).toEqual([
+    [day(0), 'wren'],
+    [day(0), 'ash'],
+    [day(1), expect.any(String)],
+  ]);
+  const alone = plan([{ ...long, person: 'ash' }], { rules: { people } });
+  expect(alone.schedule).toEqual([expect.objectContaining({ date: day(1), person: 'ash', why: ['minutes'] })]);
+  expect(plan([{ products: [product('soap', { minutes: 61 })] }], { rules: { people } }).conflicts).toEqual([
+    { round: 'r0', rounds: ['r0'], lines: ['minutes'] },
+  ]);
+});
+
+test('one pack for several, one season for all of a kind, days between what may not meet, and days that a label forbids', () => {
+  const both = (change: Partial<PlanProduct>, rules: Partial<PlanQuestion['rules']> = {}) =>
+    plan(
+      [
+        { case: 'a', products: [product('soap on beans', change)] },
+        { case: 'b', products: [product('soap on roses', change)] },
+      ],
+      { rules },
+    );
+  expect(both({ pack: 'can', amount: 2 }, { stock: { can: 3 } }).schedule).toHaveLength(1);
+  expect(both({ season: 'soap' }, { seasonMax: { soap: 1 } }).schedule).toHaveLength(1);
+  expect(both({ apart: ['soap on beans', 'soap on roses'].map((from) => ({ from, days: 3 })) }).schedule.map(({ date }) => date)).toEqual([
+    day(0),
+    day(3),
+  ]);
+  const forbidden = both({ barred: [{ from: day(0), until: day(2) }] });
+  expect(forbidden.schedule.map(({ date, why }) => [date, why])).toEqual([
+    [day(3), ['label']],
+    [day(3), ['label']],
+  ]);
+  expect(placed(plan([{ only: 'evening' }]))).toEqual(['r0 01 evening soap']);
+});
+
 test('what can’t be done says which lines collide', () => {
   const answer = plan([
     { latest: day(1), products: [product('soap', { preHarvestDays: 14 })], harvests: [day(3)] },
@@ -162,6 +216,10 @@ describe('against a search of everything', () => {
     maxWindKmh: maybe(fc.constant(15)),
     minC: maybe(fc.constant(10)),
     bees: maybe(fc.constantFrom('none', 'slight', 'serious')),
+    pack: maybe(fc.constantFrom('soap', 'can')),
+    season: maybe(fc.constantFrom('soap', 'fat')),
+    apart: maybe(fc.tuple(fc.record({ from: fc.constantFrom('soap', 'oil', 'neem'), days: fc.integer({ min: 1, max: 3 }) }))),
+    barred: maybe(fc.tuple(fc.record({ from: date, until: date }))),
   });
   const someRound = fc.record({
     case: fc.constantFrom('a', 'b'),
@@ -174,10 +232,14 @@ describe('against a search of everything', () => {
     flowers: maybe(fc.constant({ from: day(0), until: day(1) })),
     harvests: maybe(fc.array(date, { maxLength: 2 })),
     products: fc.array(someProduct, { minLength: 1, maxLength: 2 }),
+    only: maybe(fc.constantFrom('morning', 'evening')),
+    expected: maybe(fc.record({ date, slot: fc.constantFrom('morning', 'evening'), moveLoss: fc.integer({ min: 0, max: 8 }) })),
+    person: fc.option(fc.constantFrom('wren', 'ash'), { nil: undefined, freq: 1 }),
     after: maybe(fc.record({ minDays: fc.integer({ min: 0, max: 2 }), maxDays: maybe(fc.integer({ min: 1, max: 2 })) })),
   });
   const question: fc.Arbitrary<PlanQuestion> = fc.record({
     start: fc.constant(start),
+    startSlot: maybe(fc.constantFrom('morning', 'evening')),
     days: fc.constant(days),
     rounds: fc
       .array(someRound, { minLength: 1, maxLength: 3 })
@@ -187,9 +249,18 @@ describe('against a search of everything', () => {
     rules: fc.record({
       minutePrice: maybe(fc.constant(0.1)),
       minutesPerDay: maybe(fc.constantFrom(20, 40)),
+      people: maybe(
+        fc.constantFrom(
+          [{ id: 'wren', minutesPerDay: 30, minutesOn: { [start]: 0 } }],
+          [
+            { id: 'wren', minutesPerDay: 25 },
+            { id: 'ash', minutesPerDay: 20, minutesOn: { [start]: 60 } },
+          ],
+        ),
+      ),
       rotate: maybe(fc.boolean()),
-      seasonMax: maybe(fc.constantFrom<Record<string, number>>({ soap: 1 }, { oil: 1, soap: 2 })),
-      stock: maybe(fc.constantFrom<Record<string, number>>({ soap: 4 }, { oil: 3 })),
+      seasonMax: maybe(fc.constantFrom<Record<string, number>>({ soap: 1 }, { oil: 1, soap: 2, fat: 1 })),
+      stock: maybe(fc.constantFrom<Record<string, number>>({ soap: 4, can: 3 }, { oil: 3 })),
       done: maybe(
         fc.array(
           fc.record({
@@ -232,6 +303,23 @@ describe('against a search of everything', () => {
         else expect(move.extraLoss).toBeCloseTo(held - answer.objective, 6);
       }),
       { numRuns: 300, seed: 7 },
+    );
+  });
+
+  test('the solver comes to the same where it does all the work', () => {
+    fc.assert(
+      fc.property(question, (asked) => {
+        const by = (few: number) => {
+          const open = new OpenPlan(asked, solver, undefined, few);
+          const found = open.best(() => 10);
+          open.close();
+          return found;
+        };
+        const [searched, solved] = [by(6), by(0)];
+        expect([searched.status, solved.status]).toEqual(['optimal', 'optimal']);
+        if ('placed' in searched && 'placed' in solved) expect(solved.objective).toBeCloseTo(searched.objective, 6);
+      }),
+      { numRuns: 100, seed: 11 },
     );
   });
 });

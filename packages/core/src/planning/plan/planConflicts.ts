@@ -1,6 +1,7 @@
 import type { MilpSolver } from './milp.js';
-import { Placings, slotOf } from './placings.js';
-import type { Placing } from './placings.js';
+import { countedFor, slotOf, takenFrom } from './placing.js';
+import { Placings } from './placings.js';
+import type { Placing } from './placing.js';
 import type { PlanLine, PlanQuestion, PlanRound } from './planQuestion.js';
 import { OpenPlan } from './solvePlan.js';
 
@@ -16,6 +17,14 @@ const soughtTogether = 3;
 const mostSets = 4;
 const secondsEach = 1;
 
+/** A time that begins now, in seconds: what is left of it, below zero when it is over. */
+export type Timer = (seconds: number) => () => number;
+
+export interface TimeLeft {
+  readonly isOver: () => boolean;
+  readonly forSoLong: Timer;
+}
+
 /** Whether some lines alone keep a round from being done; by the rounds that it follows, as any other may be left out for it. */
 class Impossibility {
   readonly chain: readonly PlanRound[];
@@ -23,9 +32,11 @@ class Impossibility {
   readonly lines: readonly PlanLine[];
   readonly #question: PlanQuestion;
   readonly #solver: MilpSolver;
+  readonly #forSoLong: Timer;
   readonly #at: Pick<Placing, 'day' | 'evening'> | undefined;
 
-  constructor(question: PlanQuestion, round: number, solver: MilpSolver, at?: Pick<Placing, 'day' | 'evening'>) {
+  constructor(question: PlanQuestion, round: number, solver: MilpSolver, forSoLong: Timer, at?: Pick<Placing, 'day' | 'evening'>) {
+    this.#forSoLong = forSoLong;
     this.chain = chainTo(question.rounds, question.rounds[round]!);
     this.lines = linesThatMatter({ ...question, rounds: this.chain });
     this.#question = question;
@@ -40,8 +51,8 @@ class Impossibility {
     const plan = new OpenPlan({ ...this.#question, rounds }, this.#solver, (line) => lines.includes(line));
     try {
       const at = this.#at;
-      const wanted = (one: Placing) => !at || one.round !== of - 1 || slotOf(one) === slotOf(at);
-      return plan.best(secondsEach, wanted, of - 1).status === 'infeasible';
+      const may = (one: Placing) => !at || one.round !== of - 1 || slotOf(one) === slotOf(at);
+      return plan.best(this.#forSoLong(secondsEach), { may, mustPlace: of - 1 }).status === 'infeasible';
     } finally {
       plan.close();
     }
@@ -63,17 +74,18 @@ export const linesAgainst = (
   round: number,
   at: Pick<Placing, 'day' | 'evening'>,
   solver: MilpSolver,
-): readonly PlanLine[] => new Impossibility(question, round, solver, at).least() ?? [];
+  { forSoLong }: TimeLeft,
+): readonly PlanLine[] => new Impossibility(question, round, solver, forSoLong, at).least() ?? [];
 
 /**
  * The smallest sets of lines that keep a round from being done at all.
  *
  * @param round - its place among the rounds
- * @param isOver - true once there is no more time: then one set is told, of which no line may be left out
+ * @param time - once it is over, one set is told, of which no line may be left out
  * @returns none where it could be done
  */
-export function conflictsOf(question: PlanQuestion, round: number, solver: MilpSolver, isOver: () => boolean): PlanConflict[] {
-  const impossible = new Impossibility(question, round, solver);
+export function conflictsOf(question: PlanQuestion, round: number, solver: MilpSolver, { isOver, forSoLong }: TimeLeft): PlanConflict[] {
+  const impossible = new Impossibility(question, round, solver, forSoLong);
   const least = impossible.least();
   if (!least) return [];
   const keep = (lines: readonly PlanLine[]) => !isOver() && impossible.by(lines);
@@ -105,16 +117,16 @@ function linesThatMatter(question: PlanQuestion): PlanLine[] {
     const names = rounds.flatMap((round) => of(round) ?? []);
     return new Set(names).size < names.length;
   };
-  const isOneOf = (list: Readonly<Record<string, number>> = {}) => products.some(({ id }) => id in list);
   const isSameCase = share((round) => round.case);
   const wasDone = (rules.done ?? []).some((one) => rounds.some((round) => round.case === one.case));
   const between: [PlanLine, boolean][] = [
     ['after', rounds.some(({ after }) => after)],
     ['same-slot', isSameCase],
     ['rotation', rules.rotate !== false && (isSameCase || wasDone)],
-    ['season-max', isOneOf(rules.seasonMax)],
-    ['stock', isOneOf(rules.stock)],
-    ['minutes', rules.minutesPerDay !== undefined],
+    ['season-max', products.some((one) => countedFor(one) in (rules.seasonMax ?? {}))],
+    ['stock', products.some((one) => takenFrom(one) in (rules.stock ?? {}))],
+    ['minutes', rules.minutesPerDay !== undefined || rules.people !== undefined],
+    ['apart', products.some(({ apart }) => apart?.some(({ from }) => products.some(({ id }) => id === from)))],
     ['re-entry', share(({ place }) => place) && products.some(({ reEntryHours = 0 }) => reEntryHours > 0)],
   ];
   return [...new Set([...own, ...between.flatMap(([line, matters]) => (matters ? [line] : []))])].sort();

@@ -18,6 +18,14 @@ export interface PlanProduct {
   readonly maxC?: number | undefined;
   readonly maxWindKmh?: number | undefined;
   readonly bees?: 'none' | 'slight' | 'serious' | undefined;
+  /** what its amount is taken from; its id, where it is left out */
+  readonly pack?: string | undefined;
+  /** what a season's maximum is counted for; its id, where it is left out */
+  readonly season?: string | undefined;
+  /** days to keep between it and the product of that id, which may be its own; in either order */
+  readonly apart?: readonly { readonly from: string; readonly days: number }[] | undefined;
+  /** stretches in which its label forbids it, both days included */
+  readonly barred?: readonly { readonly from: string; readonly until: string }[] | undefined;
 }
 
 /** One thing to be done once, or not at all. Days are calendar days. */
@@ -37,6 +45,12 @@ export interface PlanRound {
   readonly flowers?: { readonly from: string; readonly until: string } | undefined;
   readonly harvests?: readonly string[] | undefined;
   readonly products: readonly PlanProduct[];
+  /** half of the day that it has to be in */
+  readonly only?: HalfDay | undefined;
+  /** who has to do it */
+  readonly person?: string | undefined;
+  /** where people expect it: to do it elsewhere costs so much more */
+  readonly expected?: { readonly date: string; readonly slot: HalfDay; readonly moveLoss: number } | undefined;
 }
 
 export type HalfDay = 'morning' | 'evening';
@@ -58,9 +72,18 @@ export interface PlanDone {
   readonly date: string;
 }
 
+/** Somebody who works in the garden. Each round is done by one person alone. */
+export interface PlanPerson {
+  readonly id: string;
+  readonly minutesPerDay: number;
+  /** minutes on days that are unlike the others, by date */
+  readonly minutesOn?: Readonly<Record<string, number>> | undefined;
+}
+
 export interface PlanRules {
   readonly minutePrice?: number | undefined;
   readonly minutesPerDay?: number | undefined;
+  readonly people?: readonly PlanPerson[] | undefined;
   readonly rotate?: boolean | undefined;
   readonly seasonMax?: Readonly<Record<string, number>> | undefined;
   readonly stock?: Readonly<Record<string, number>> | undefined;
@@ -69,6 +92,8 @@ export interface PlanRules {
 
 export interface PlanQuestion {
   readonly start: string;
+  /** half of the first day with which it begins; the morning, where it is left out */
+  readonly startSlot?: HalfDay | undefined;
   readonly days: number;
   readonly rounds: readonly PlanRound[];
   readonly rules: PlanRules;
@@ -79,6 +104,8 @@ export interface PlanQuestion {
 export type PlanLine =
   | 'earliest'
   | 'latest'
+  | 'half-day'
+  | 'label'
   | 'temperature'
   | 'wind'
   | 'rain'
@@ -87,7 +114,11 @@ export type PlanLine =
   | 'after'
   | 'same-slot'
   | 'rotation'
+  | 'apart'
   | 'season-max'
   | 'stock'
   | 'minutes'
   | 're-entry';
+
+/** Which lines count. */
+export type Counts = (line: PlanLine) => boolean;

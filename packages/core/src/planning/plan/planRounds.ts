@@ -1,11 +1,13 @@
-import { addDays } from '../../timing/index.js';
+import { addDays, daysBetween } from '../../timing/index.js';
 import type { MilpSolver } from './milp.js';
 import { conflictsOf, linesAgainst } from './planConflicts.js';
-import type { PlanConflict } from './planConflicts.js';
-import { dropLossOf, slotOf } from './placings.js';
-import type { Placing } from './placings.js';
+import type { PlanConflict, TimeLeft, Timer } from './planConflicts.js';
+import { dropLossOf, slotOf } from './placing.js';
+import { Placings } from './placings.js';
+import type { Placing } from './placing.js';
 import type { HalfDay, PlanLine, PlanQuestion, PlanRound } from './planQuestion.js';
 import { OpenPlan } from './solvePlan.js';
+import { shareOut, WorkDays, workOf } from './workDays.js';
 
 /** Another half-day for a round: what the whole plan would lose more, with the others moved as is best, or the lines that it breaks. */
 export interface PlanMove {
@@ -27,6 +29,8 @@ export interface PlacedRound {
   readonly date: string;
   readonly slot: HalfDay;
   readonly product: string;
+  /** who does it, where there are people to choose from */
+  readonly person?: string;
   readonly loss: number;
   /** what keeps it from an earlier half-day; nothing: there is none before it */
   readonly why: PlanWhy;
@@ -46,8 +50,10 @@ export interface PlanAnswer {
 export interface PlanEffort {
   /** for the plan itself */
   readonly seconds: number;
-  /** true once there is no more time for conflicts and for what moves cost */
-  readonly isOver: () => boolean;
+  /** for all of it: after them nothing more is reckoned of conflicts and of what moves cost */
+  readonly allSeconds: number;
+  /** milliseconds since any moment */
+  readonly clock: () => number;
   /** rounds of which the moves are wanted; all of them */
   readonly movesFor?: readonly string[] | undefined;
 }
@@ -65,31 +71,39 @@ const sameLoss = 1e-6;
  *
  * @throws RangeError if a round follows one that is not there, itself, or in a circle
  */
-export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds, isOver, movesFor }: PlanEffort): PlanAnswer {
+export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds, allSeconds, clock, movesFor }: PlanEffort): PlanAnswer {
   requireOrder(question);
+  const forSoLong: Timer = (long) => {
+    const end = clock() + 1000 * long;
+    return () => (end - clock()) / 1000;
+  };
+  const left = forSoLong(allSeconds);
+  const time: TimeLeft = { isOver: () => left() <= 0, forSoLong };
   if (question.rounds.length === 0) return { schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] };
   const plan = new OpenPlan(question, solver);
   try {
-    const outcome = plan.best(seconds);
+    const outcome = plan.best(forSoLong(seconds));
     const { rounds } = question;
     // To do nothing is always allowed: it is what was found where time was up before anything else.
-    const found = 'chosen' in outcome ? outcome : { objective: lossOfNothing(question), bound: leastOfEach(question, plan), chosen: [] };
+    const found = 'placed' in outcome ? outcome : { objective: lossOfNothing(question), bound: leastOfEach(question, plan), placed: [] };
     const isOptimal = found.objective - found.bound <= sameLoss;
-    const placed = plan.placed(found.chosen);
+    const { placed } = found;
+    const doneBy = peopleFor(question, placed);
     const dropped = [...rounds.keys()].filter((r) => !placed.some(({ round }) => round === r));
     const leftOut = dropped.map((r) => {
-      const own = isOver() ? undefined : conflictsOf(question, r, solver, isOver);
+      const own = time.isOver() ? undefined : conflictsOf(question, r, solver, time);
       const unhindered = own && isOptimal ? ('costs-more' as const) : ('no-time' as const);
       return { round: rounds[r]!.id, conflicts: own ?? [], why: own && own.length > 0 ? linesOf(own) : [unhindered] };
     });
     const moves = placed.flatMap((placing) =>
-      movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, isOver),
+      movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, time),
     );
     return {
       schedule: placed.map((placing) => ({
         round: rounds[placing.round]!.id,
         ...whenOf(question, placing),
         product: placing.product.id,
+        ...doneBy.get(placing),
         loss: placing.loss,
         why: whyNotBefore(question, plan, placing, moves),
       })),
@@ -105,14 +119,28 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
   }
 }
 
+/** Who does each placed round. */
+function peopleFor(question: PlanQuestion, placed: readonly Placing[]): Map<Placing, { person: string }> {
+  const workDays = new WorkDays(question);
+  return new Map(
+    [...new Set(placed.map(({ day }) => day))].flatMap((day) => {
+      const together = placed.filter((one) => one.day === day);
+      const doneBy = shareOut(workOf(question, together), workDays.handsOn(day) ?? []);
+      return together.flatMap((placing, i) => (doneBy ? [[placing, { person: doneBy[i]! }] as const] : []));
+    }),
+  );
+}
+
 const linesOf = (conflicts: readonly PlanConflict[]) => [...new Set(conflicts.flatMap(({ lines }) => lines))];
 
 /** No plan loses less than each round at its best, as if it were alone. */
-const leastOfEach = ({ rounds, days }: PlanQuestion, { model }: OpenPlan) =>
-  rounds.reduce((sum, round, r) => {
-    const losses = model.placings.filter((one) => one.round === r).map(({ loss }) => loss);
+const leastOfEach = ({ rounds, days }: PlanQuestion, { placings }: OpenPlan) => {
+  const open = placings.open();
+  return rounds.reduce((sum, round, r) => {
+    const losses = open.filter((one) => one.round === r).map(({ loss }) => loss);
     return sum + Math.min(dropLossOf(round, days), ...losses);
   }, 0);
+};
 
 const lossOfNothing = ({ rounds, days }: PlanQuestion) => rounds.reduce((sum, round) => sum + dropLossOf(round, days), 0);
 
@@ -140,22 +168,35 @@ function movesOf(
   placing: Placing,
   objective: number,
   solver: MilpSolver,
-  isOver: () => boolean,
+  { isOver, forSoLong }: TimeLeft,
 ): PlanMove[] {
   const round = question.rounds[placing.round]!;
-  return halfDaysOf(question).flatMap((at): PlanMove[] => {
+  // The nearest first: where time runs out, it is the far ones that are not reckoned.
+  const nearest = halfDaysOf(question).sort((a, b) => Math.abs(slotOf(a) - slotOf(placing)) - Math.abs(slotOf(b) - slotOf(placing)));
+  const moves = nearest.flatMap((at): PlanMove[] => {
     if (slotOf(at) === slotOf(placing)) return [];
     const move = { round: round.id, ...whenOf(question, at) };
     const broken = ownLines(plan, round, at);
     if (broken.length > 0) return [{ ...move, lines: broken }];
     if (isOver()) return [{ ...move, unknown: true }];
-    const there = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
-    const outcome = plan.best(movesSeconds, there, placing.round);
-    if (outcome.status === 'infeasible') return [{ ...move, lines: linesAgainst(question, placing.round, at, solver) }];
+    const may = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
+    const outcome = plan.best(forSoLong(movesSeconds), { may, mustPlace: placing.round });
+    if (outcome.status === 'infeasible')
+      return [{ ...move, lines: linesAgainst(question, placing.round, at, solver, { isOver, forSoLong }) }];
     if (outcome.status !== 'optimal') return [{ ...move, unknown: true }];
-    const product = plan.placed(outcome.chosen).find((one) => one.round === placing.round)!.product.id;
+    const product = outcome.placed.find((one) => one.round === placing.round)!.product.id;
     return [{ ...move, extraLoss: Math.max(0, outcome.objective - objective), product }];
   });
+  return moves.sort((a, b) => a.date.localeCompare(b.date) || b.slot.localeCompare(a.slot));
+}
+
+/** Lines that a round would break in a half-day by itself, with a product of its own; none, also where there is no such round, product or day. */
+export function linesAt(question: PlanQuestion, at: { round: string; date: string; slot: HalfDay; product: string }): PlanLine[] {
+  const round = question.rounds.find(({ id }) => id === at.round);
+  const product = round?.products.find(({ id }) => id === at.product);
+  const day = daysBetween(question.start, at.date);
+  if (!round || !product) return [];
+  return day < 0 ? ['earliest'] : new Placings(question).broken(round, product, day, at.slot === 'evening');
 }
 
 type HalfDayOf = Pick<Placing, 'day' | 'evening'>;

@@ -1,5 +1,5 @@
 import type { MilpRow } from './milp.js';
-import type { Placing } from './placings.js';
+import type { Placing } from './placing.js';
 import type { PlanLine } from './planQuestion.js';
 
 /** The line that a row of the programme stands for; none where it only says that a round is done once or not. */
@@ -13,6 +13,8 @@ export interface PlacingColumn extends Placing {
 
 /** Columns that count, each with how much. */
 export type Terms = readonly (readonly [column: number, weight: number])[];
+
+export const weigh = (columns: readonly PlacingColumn[], weight = 1): Terms => columns.map(({ column }) => [column, weight] as const);
 
 /** A line of the programme from columns that may be named more than once. */
 export function row(

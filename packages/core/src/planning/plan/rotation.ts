@@ -1,7 +1,7 @@
 import { daysBetween } from '../../timing/index.js';
 import type { MilpRow } from './milp.js';
-import { slotOf } from './placings.js';
-import type { Placing } from './placings.js';
+import { slotOf } from './placing.js';
+import type { Placing } from './placing.js';
 import { row } from './planRow.js';
 import type { PlacingColumn, RowTag } from './planRow.js';
 import type { PlanQuestion } from './planQuestion.js';
@@ -29,11 +29,10 @@ export function rotationRows(question: PlanQuestion, columns: readonly PlacingCo
   const { rounds } = question;
   return [...new Set(rounds.map((round) => round.case))].flatMap((name) => {
     const line = lineOf(question, name);
-    const done = doneOf(question, name);
-    if (!line || done.some(({ at }) => at >= 0)) return [];
+    if (!line) return [];
     const of = (round: number, group: string) => columns.filter((one) => one.round === round && one.product.group === group);
     const groups = new Set(line.flatMap((round) => rounds[round]!.products.flatMap(({ group }) => group ?? [])));
-    const last = done.at(-1)?.group;
+    const last = groupBefore(question, name);
     return [...groups].flatMap((group) =>
       line.flatMap((round, i) => {
         const before = i === 0 ? [] : of(line[i - 1]!, group);
@@ -49,8 +48,13 @@ export function rotationRows(question: PlanQuestion, columns: readonly PlacingCo
   });
 }
 
-/** The rounds of a case in the order that "after" gives them, if it gives them one. */
-function lineOf({ rounds }: PlanQuestion, name: string): number[] | undefined {
+/** Mode of action of what was done last of a case. */
+export const groupBefore = (question: PlanQuestion, name: string): string | undefined => doneOf(question, name).at(-1)?.group;
+
+/** The rounds of a case in the order that "after" gives them, if it gives them one and nothing that was done falls between them. */
+export function lineOf(question: PlanQuestion, name: string): number[] | undefined {
+  const { rounds } = question;
+  if (doneOf(question, name).some(({ at }) => at >= 0)) return undefined;
   const own = [...rounds.keys()].filter((r) => rounds[r]!.case === name);
   const [first, ...others] = own.filter((r) => !own.some((q) => rounds[q]!.id === rounds[r]!.after?.round));
   if (first === undefined || others.length > 0) return undefined;

@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from '../../timing/index.js';
-import type { HalfDay, PlanProduct, PlanQuestion } from './planQuestion.js';
+import type { HalfDay, PlanPerson, PlanProduct, PlanQuestion } from './planQuestion.js';
 
 /** A round somewhere, for the slow solver. */
 interface Put {
@@ -35,11 +35,13 @@ export function exhaustivePlan(question: PlanQuestion, held: (put: readonly Put[
           const date = addDays(start, day);
           const put = { round, date, slot, product };
           if (!isAllowedAlone(question, put)) continue;
+          const { expected } = rounds[round]!;
+          const moved = expected && (expected.date !== date || expected.slot !== slot) ? expected.moveLoss : 0;
           const waited = daysBetween(earliest !== undefined && earliest > start ? earliest : start, date);
           puts.push(put);
           visit(
             round + 1,
-            loss + dailyLoss * waited + (1 - product.efficacy) * value + product.cost + product.minutes * (rules.minutePrice ?? 0),
+            loss + moved + dailyLoss * waited + (1 - product.efficacy) * value + product.cost + product.minutes * (rules.minutePrice ?? 0),
           );
           puts.pop();
         }
@@ -48,8 +50,11 @@ export function exhaustivePlan(question: PlanQuestion, held: (put: readonly Put[
   return least;
 }
 
-function isAllowedAlone({ start, rounds, weather }: PlanQuestion, { round, date, slot, product }: Put): boolean {
-  const { earliest, latest, flowers, harvests = [] } = rounds[round]!;
+function isAllowedAlone({ start, startSlot, rounds, weather }: PlanQuestion, { round, date, slot, product }: Put): boolean {
+  const { earliest, latest, flowers, harvests = [], only } = rounds[round]!;
+  if (only && slot !== only) return false;
+  if (date === start && slot === 'morning' && startSlot === 'evening') return false;
+  if (product.barred?.some(({ from, until }) => from <= date && date <= until)) return false;
   if ((earliest && date < earliest) || (latest && date > latest)) return false;
   const here = weather.find((one) => one.date === date && one.slot === slot);
   if (here && product.minC !== undefined && here.temperatureC < product.minC) return false;
@@ -84,14 +89,20 @@ function isAllowed({ start, rounds, rules }: PlanQuestion, puts: readonly Put[])
       const later = when(other) - when(put);
       if (place !== undefined && rounds[other.round]!.place === place && later >= 0 && later < (put.product.reEntryHours ?? 0))
         return false;
+      for (const { from, days } of put.product.apart ?? [])
+        if (other.product.id === from && Math.abs(daysBetween(other.date, put.date)) < days) return false;
     }
   }
-  const count = (product: string) =>
-    [...puts.map((put) => put.product.id), ...(rules.done ?? []).map((one) => one.product)].filter((id) => id === product).length;
-  const used = (product: string) => puts.some((put) => put.product.id === product);
+  const countedAs = ({ product: { id, season } }: Put) => season ?? id;
+  const count = (name: string) =>
+    [...puts.map(countedAs), ...(rules.done ?? []).map((one) => one.product)].filter((id) => id === name).length;
+  const used = (name: string) => puts.some((put) => countedAs(put) === name);
   for (const [product, most] of Object.entries(rules.seasonMax ?? {})) if (used(product) && count(product) > most) return false;
   for (const [product, left] of Object.entries(rules.stock ?? {}))
-    if (puts.filter((put) => put.product.id === product).reduce((sum, put) => sum + (put.product.amount ?? 0), 0) > left + 1e-9)
+    if (
+      puts.filter(({ product: { id, pack } }) => (pack ?? id) === product).reduce((sum, put) => sum + (put.product.amount ?? 0), 0) >
+      left + 1e-9
+    )
       return false;
   for (const { date } of puts)
     if (
@@ -99,9 +110,29 @@ function isAllowed({ start, rounds, rules }: PlanQuestion, puts: readonly Put[])
       (rules.minutesPerDay ?? Infinity) + 1e-9
     )
       return false;
+  if (rules.people && !haveHands(rules.people, rounds, puts)) return false;
   return (
     rules.rotate === false || [...new Set(rounds.map((round) => round.case))].every((name) => rotates(name, { start, rounds, rules }, puts))
   );
+}
+
+/** Whether the rounds of each day can be given to people, by trying every way. */
+function haveHands(people: readonly PlanPerson[], rounds: PlanQuestion['rounds'], puts: readonly Put[]): boolean {
+  return [...new Set(puts.map(({ date }) => date))].every((date) => {
+    const own = puts.filter((put) => put.date === date);
+    const ways = people.length ** own.length;
+    return Array.from({ length: ways }, (_, way) =>
+      own.map((_put, i) => people[Math.floor(way / people.length ** i) % people.length]!),
+    ).some(
+      (hands) =>
+        own.every((put, i) => [undefined, hands[i]!.id].includes(rounds[put.round]!.person)) &&
+        people.every(
+          (one) =>
+            own.reduce((sum, put, i) => sum + (hands[i] === one ? put.product.minutes : 0), 0) <=
+            (one.minutesOn?.[date] ?? one.minutesPerDay) + 1e-9,
+        ),
+    );
+  });
 }
 
 function rotates(name: string, { start, rounds, rules }: Pick<PlanQuestion, 'start' | 'rounds' | 'rules'>, puts: readonly Put[]): boolean {

@@ -4,7 +4,7 @@ import { cardFor } from '@field-nurse/core/label';
 import type { LabelCard } from '@field-nurse/core/label';
 import { usedAmount } from '@field-nurse/core/shelf';
 import type { Host, Intervention } from '@field-nurse/library';
-import type { OnShelf } from '../gardens/shelf-now';
+import type { OnShelf } from './shelf-now';
 
 /** What a pack is worth for one treatment of a planting. */
 export interface PackInHand {

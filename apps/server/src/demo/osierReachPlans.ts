@@ -1,0 +1,72 @@
+import type { Written } from '@field-nurse/contract';
+import type { PlantingKey } from './osierReach.js';
+import type { demoShelf } from './osierReachShelf.js';
+
+// What is planned at Osier Reach, and who has time for it.
+
+interface PlanSketch {
+  readonly planting: PlantingKey;
+  readonly against: readonly string[];
+  readonly interventions: readonly string[];
+  readonly starts: string;
+  readonly rounds: number;
+  readonly betweenDays: number;
+  readonly placed: readonly {
+    readonly on: string;
+    readonly slot: Written<'plannedApplications'>['slot'];
+    readonly intervention: string;
+    readonly pack?: keyof typeof demoShelf;
+    readonly person: string;
+    readonly held?: boolean;
+  }[];
+}
+
+export const demoPlans: readonly PlanSketch[] = [
+  {
+    planting: 'potatoes',
+    against: ['late-blight'],
+    interventions: ['copper'],
+    starts: '2026-07-18',
+    rounds: 3,
+    betweenDays: 7,
+    placed: [
+      { on: '2026-07-21', slot: 'evening', intervention: 'copper', pack: 'copper', person: 'Wren Sallow' },
+      { on: '2026-07-28', slot: 'evening', intervention: 'copper', pack: 'copper', person: 'Wren Sallow' },
+    ],
+  },
+  {
+    planting: 'leeks',
+    against: ['leek-rust'],
+    interventions: ['sulphur'],
+    starts: '2026-07-18',
+    rounds: 2,
+    betweenDays: 10,
+    placed: [
+      { on: '2026-07-22', slot: 'evening', intervention: 'sulphur', pack: 'sulphur', person: 'Tam Reedmace' },
+      { on: '2026-08-02', slot: 'evening', intervention: 'sulphur', pack: 'sulphur', person: 'Tam Reedmace', held: true },
+    ],
+  },
+  {
+    planting: 'monstera',
+    against: ['thrips'],
+    interventions: ['wipe-leaves'],
+    starts: '2026-07-18',
+    rounds: 3,
+    betweenDays: 7,
+    placed: [{ on: '2026-07-18', slot: 'evening', intervention: 'wipe-leaves', person: 'Isa Marrow' }],
+  },
+];
+
+export const demoWorkTimes: readonly Written<'workTimes'>[] = [
+  {
+    person: 'Wren Sallow',
+    minutesPerDay: 180,
+    exceptions: [
+      { on: '2026-07-19', minutes: 0 },
+      { on: '2026-07-20', minutes: 0 },
+    ],
+    endedOn: null,
+  },
+  { person: 'Tam Reedmace', minutesPerDay: 120, exceptions: [{ on: '2026-07-19', minutes: 0 }], endedOn: null },
+  { person: 'Isa Marrow', minutesPerDay: 60, exceptions: [], endedOn: null },
+];

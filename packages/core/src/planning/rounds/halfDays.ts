@@ -1,0 +1,49 @@
+import { Temporal } from 'temporal-polyfill';
+import type { WeatherHour } from '../../timing/index.js';
+import type { HalfDay, SlotWeather } from '../plan/index.js';
+
+// People treat plants from six to eleven and from six to nine: it is neither hot then nor dark.
+const workHours: Readonly<Record<HalfDay, readonly [number, number]>> = { morning: [6, 11], evening: [18, 21] };
+// The half-days share the clock: rain from six to six counts for the morning, from then on for the evening.
+const [dayBegins, nightBegins] = [6, 18];
+// Less is dew.
+const leastRainMm = 0.2;
+// Of a half-day of which less is known nothing is said.
+const leastKnown = 0.5;
+
+/**
+ * A forecast by half-days, as the planner asks for it: mean temperature and wind of the hours in which people work, and the rain of all twelve.
+ *
+ * @param hours - in any order, one for each instant
+ * @returns half-days of which at least half of the working hours are known, in their order
+ */
+export function halfDays(hours: readonly WeatherHour[], timeZone: string): SlotWeather[] {
+  const slots = new Map<string, { date: string; slot: HalfDay; temperatures: number[]; winds: number[]; rainMm: number }>();
+  for (const { at, temperatureC, windKmh, rainMm } of hours) {
+    const local = Temporal.Instant.from(at).toZonedDateTimeISO(timeZone);
+    const slot: HalfDay = local.hour >= dayBegins && local.hour < nightBegins ? 'morning' : 'evening';
+    // The small hours belong to the evening before.
+    const date = (local.hour < dayBegins ? local.subtract({ days: 1 }) : local).toPlainDate().toString();
+    const key = `${date} ${slot}`;
+    const one = slots.get(key) ?? { date, slot, temperatures: [], winds: [], rainMm: 0 };
+    slots.set(key, one);
+    one.rainMm += rainMm ?? 0;
+    const [from, until] = workHours[slot];
+    if (local.hour < from || local.hour >= until) continue;
+    if (temperatureC !== null) one.temperatures.push(temperatureC);
+    if (windKmh !== null) one.winds.push(windKmh);
+  }
+  const isKnown = (values: readonly number[], slot: HalfDay) => values.length >= leastKnown * (workHours[slot][1] - workHours[slot][0]);
+  return [...slots.values()]
+    .filter(({ temperatures, winds, slot }) => isKnown(temperatures, slot) && isKnown(winds, slot))
+    .map(({ date, slot, temperatures, winds, rainMm }) => ({
+      date,
+      slot,
+      temperatureC: meanOf(temperatures),
+      windKmh: meanOf(winds),
+      rainMm: rainMm < leastRainMm ? 0 : rainMm,
+    }))
+    .sort((a, b) => a.date.localeCompare(b.date) || b.slot.localeCompare(a.slot));
+}
+
+const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
