@@ -13,6 +13,7 @@ export const settings: GardenSettings = {
   stance: 'organic',
   region: 'neutral',
   notListed: [],
+  schools: [],
   seasonStart: null,
   weatherStation: null,
 };

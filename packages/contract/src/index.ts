@@ -52,10 +52,15 @@ export type {
   Trap,
   TreatmentPlan,
   Stored,
+  Sprayer,
   Subject,
+  TestSpray,
   WorkTime,
   Written,
 } from './records.js';
+
+// Beside a treatment
+export { calibration, sprayer, testSpray } from './treatment.js';
 
 // What is planned
 export { plannedApplication, treatmentPlan, workTime } from './plans.js';

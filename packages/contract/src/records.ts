@@ -15,6 +15,7 @@ import {
 import { plannedApplication, treatmentPlan, workTime } from './plans.js';
 import { planting } from './plantings.js';
 import { labelCard, product, stockMove } from './shelf.js';
+import { sprayer, testSpray } from './treatment.js';
 import { shape } from './shapes.js';
 import {
   day,
@@ -28,6 +29,7 @@ import {
   pattern,
   percent,
   placeKind,
+  schools,
   setting,
   shortText,
   stance,
@@ -50,6 +52,8 @@ export const gardenSettings = z.strictObject({
   notListed: z.array(entry).max(100).default([]),
   /** the weather station that is read for it, by its id; none: weather comes from files alone */
   weatherStation: entry.nullable().default(null),
+  /** its answers where growers disagree */
+  schools: schools.default([]),
 });
 
 export const place = z.strictObject({
@@ -87,6 +91,9 @@ export const caseRecord = z.strictObject({
   stage: entry.nullable(),
   hidden: hiding.nullable(),
   helpersSeen: z.boolean(),
+  /** for this case alone; none: as the garden has it */
+  stance: stance.nullable().default(null),
+  schools: schools.default([]),
   diagnoses: z.array(diagnosis).max(50),
   photos: z.array(id).max(10).default([]),
   closedOn: day.nullable(),
@@ -133,6 +140,8 @@ export const storedRecords = {
   ),
   plannedApplications: stored(plannedApplication),
   workTimes: stored(workTime),
+  sprayers: stored(sprayer),
+  testSprays: stored(testSpray),
   assessments: stored(assessment),
   traps: stored(trap),
   catches: stored(trapCatch),
@@ -159,6 +168,8 @@ export const writtenRecords = {
   applications: application,
   plannedApplications: plannedApplication,
   workTimes: workTime,
+  sprayers: sprayer,
+  testSprays: testSpray,
   assessments: assessment,
   traps: trap,
   catches: trapCatch,
@@ -186,6 +197,8 @@ export type StockMove = z.infer<typeof storedRecords.stockMoves>;
 export type TreatmentPlan = z.infer<typeof storedRecords.treatmentPlans>;
 export type PlannedApplication = z.infer<typeof storedRecords.plannedApplications>;
 export type WorkTime = z.infer<typeof storedRecords.workTimes>;
+export type Sprayer = z.infer<typeof storedRecords.sprayers>;
+export type TestSpray = z.infer<typeof storedRecords.testSprays>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;

@@ -52,6 +52,9 @@ export const unitNames = [
   'tsp-metric',
   'tbsp-metric',
   'cup-metric',
+  'm3',
+  'ft3',
+  'yd3',
   'floz-imp',
   'pt-imp',
   'gal-imp',
@@ -68,7 +71,9 @@ export const unitNames = [
   'ha',
   'acre',
   'm',
+  'cm',
   'ft',
+  'in',
 ] as const;
 
 export const id = z.uuid().toLowerCase();
@@ -77,6 +82,11 @@ export const entry = z
   .string()
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
   .max(80);
+/** What was chosen where growers disagree: the question, by its entry, and the view in the library's words. */
+export const schools = z
+  .array(z.strictObject({ question: entry, view: z.string().trim().min(1).max(120) }))
+  .max(60)
+  .refine((all) => new Set(all.map(({ question }) => question)).size === all.length, { error: 'each question once' });
 /** years that a garden's records may lie in */
 const knownYear = /^(1[6-9]|2\d)\d\d-/;
 export const day = z.iso.date({ abort: true }).regex(knownYear, { error: 'a day from 1600 to 2999' });

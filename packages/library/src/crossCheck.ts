@@ -63,6 +63,16 @@ export function brokenReferences(library: Library): string[] {
         interventions,
       ),
     ]),
+    ...[...library.conditions, ...library.interventions].flatMap(({ disputes }) =>
+      disputes.flatMap(({ id, schools }) =>
+        missing(
+          id,
+          'intervention',
+          schools.flatMap(({ does, leaves }) => [...does, ...leaves]),
+          interventions,
+        ),
+      ),
+    ),
     ...library.tasks.flatMap((task) => missing(task.id, 'condition', task.prevents, conditions)),
     ...library.conditions
       .filter(({ levels }) => levels.some(({ measure, trap }) => (measure === 'trap-per-week') !== (trap !== undefined)))

@@ -62,7 +62,18 @@ export const continent = z.enum(['europe', 'north-america', 'south-america', 'af
 export const dispute = z.strictObject({
   id: entryId,
   question: text,
-  schools: z.array(z.strictObject({ view: text, reason: text })).min(2),
+  schools: z
+    .array(
+      z.strictObject({
+        view: text,
+        reason: text,
+        does: z.array(entryId).default([]).describe('interventions that it takes first'),
+        leaves: z.array(entryId).default([]).describe('interventions that it goes without'),
+        steps: z.array(text).default([]).describe('what is done besides; of a view that names nothing to do first, with every spray'),
+        oneByOne: z.boolean().default(false).describe('each round is decided anew, after a look'),
+      }),
+    )
+    .min(2),
   default: text,
   why: text,
 });

@@ -18,6 +18,9 @@ export const cases = pgTable(
     stage: text('stage'),
     hidden: text('hidden'),
     helpersSeen: boolean('helpers_seen').notNull(),
+    /** for this case alone */
+    stance: text('stance'),
+    schools: jsonb('schools').notNull().default([]),
     photos: jsonb('photos').notNull().default([]),
     closedOn: date('closed_on'),
     outcome: text('outcome'),
@@ -30,6 +33,7 @@ export const cases = pgTable(
       .on(table.gardenId, table.openedOn)
       .where(sql`${table.closedOn} is null`),
     index('cases_by_planting').on(table.gardenId, table.plantingId),
+    check('cases_stance', sql`${table.stance} in ('hands', 'organic', 'softest', 'protect')`),
     check('cases_closed', sql`${table.closedOn} >= ${table.openedOn}`),
     check('cases_outcome', sql`(${table.closedOn} is null) = (${table.outcome} is null)`),
   ],

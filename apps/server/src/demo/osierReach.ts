@@ -20,6 +20,7 @@ export const demoSettings: GardenSettings = {
   stance: 'organic',
   region: 'tidal-march',
   notListed: [],
+  schools: [],
   seasonStart: null,
   weatherStation: 'osier-weir',
 };

@@ -66,6 +66,8 @@ export interface GardenLaw {
   readonly now: Date;
   readonly timeZone: string;
   readonly stance: GardenSettings['stance'];
+  /** its answers where growers disagree */
+  readonly schools: GardenSettings['schools'];
   readonly region: string;
   /** `MM-DD` */
   readonly seasonStart: string;
@@ -79,12 +81,13 @@ export interface GardenLaw {
 export async function gardenLaw(db: Db, gardenId: string, now: () => Date): Promise<GardenLaw> {
   const [row] = await db.select().from(gardens).where(eq(gardens.id, gardenId));
   if (!row) throw notFound('This garden');
-  const { id, timeZone, stance, region, latitude, notListed } = row;
+  const { id, timeZone, stance, schools, region, latitude, notListed } = row;
   return {
     id,
     now: row.fixedNow ?? now(),
     timeZone,
     stance: stance as GardenLaw['stance'],
+    schools: schools as GardenLaw['schools'],
     region,
     latitude,
     notListed,

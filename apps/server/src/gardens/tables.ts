@@ -34,6 +34,8 @@ export const gardens = pgTable(
     /** suspects that need not be reported here, as the authority said */
     notListed: text('not_listed').array().notNull().default([]),
     weatherStation: text('weather_station'),
+    /** its answers where growers disagree */
+    schools: jsonb('schools').notNull().default([]),
     /** the clock of a demo garden stands still */
     fixedNow: timestamp('fixed_now', { withTimezone: true }),
     /** the number of the newest change */

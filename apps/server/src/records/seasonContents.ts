@@ -12,7 +12,7 @@ import { assessments } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { plannedApplications, treatmentPlans } from '../plans/tables.js';
-import { decisions } from '../treatment/tables.js';
+import { decisions, testSprays } from '../treatment/tables.js';
 import { recordJson } from './recordJson.js';
 import { subjectTables } from './subjects.js';
 import { plantingEvents, plantings } from '../gardens/tables.js';
@@ -78,6 +78,8 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
       sql`select ${treatmentPlans.id} from ${treatmentPlans} where ${treatmentPlans.gardenId} = ${gardenId} and ${plans}`,
     ),
     workTimes: always,
+    sprayers: always,
+    testSprays: sql`(${days(sql`${testSprays.lookOn}`)} or ${running} and ${testSprays.outcome} = 'marked')`,
     decisions: oneOf(sql`${decisions.caseId}`, ownCases),
     applications: sql`(${instants(sql`${applications.appliedAt}`)} or ${running} and ${oneOf(
       sql`${applications.productId}`,

@@ -6,7 +6,7 @@ import { preventionTasks } from '../prevention/tables.js';
 import { applications } from '../applications/tables.js';
 import { ownEntries } from '../library/tables.js';
 import { plannedApplications, treatmentPlans, workTimes } from '../plans/tables.js';
-import { decisions } from '../treatment/tables.js';
+import { decisions, sprayers, testSprays } from '../treatment/tables.js';
 import { labelCards, products, stockMoves } from '../shelf/tables.js';
 import { assessments } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
@@ -29,6 +29,8 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   applications,
   plannedApplications,
   workTimes,
+  sprayers,
+  testSprays,
   assessments,
   traps,
   catches,

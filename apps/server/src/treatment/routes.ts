@@ -9,7 +9,7 @@ import { gardenLibrary } from '../library/gardenLibrary.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { judgeDecision } from './judgeDecision.js';
 
-/** Decisions: the intervention chosen for a case, or watching it. The server judges it, whatever the page had shown. */
+/** Decisions, which the server judges whatever the page had shown; sprayers with what was measured of them, and test sprays. */
 export function treatmentRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeDecision, async ({ params, body, access }) => {
     const library = await gardenLibrary(deps, params.garden);
@@ -18,5 +18,15 @@ export function treatmentRoutes(router: Router, deps: Deps): void {
     const judged = await judgeDecision(deps.db, library, garden, body.value);
     const decision = { ...body.value, ...judged };
     return writeRecord(deps.db, 'decisions', params.record, body.version, decision, writeOf(deps, { params, body, access }));
+  });
+
+  serve(router, deps, endpoints.writeSprayer, async ({ params, body, access }) =>
+    writeRecord(deps.db, 'sprayers', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
+  );
+
+  serve(router, deps, endpoints.writeTestSpray, async ({ params, body, access }) => {
+    const library = await gardenLibrary(deps, params.garden);
+    requireEntry(library.interventions, body.value.intervention, ['value', 'intervention']);
+    return writeRecord(deps.db, 'testSprays', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 }

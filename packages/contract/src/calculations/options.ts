@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { labelCard } from '../shelf.js';
-import { day, entry, hiding, setting, shortText, stance } from '../words.js';
+import { day, entry, hiding, schools, setting, shortText, stance } from '../words.js';
 import { alert, doubts, name } from './shared.js';
 
 const { productId: _, readOn: __, protect: ___, photos: ____, note: _____, ...cardShape } = labelCard.shape;
@@ -61,6 +61,7 @@ export const optionsRequest = z.strictObject({
   shelf: z.array(shelfProduct).max(300).optional().describe('products at hand: each is judged by its own label'),
   hasLicence: z.boolean().optional().describe('whoever applies it has a licence for professional products'),
   stance,
+  schools: schools.optional().describe('views taken where growers disagree'),
   region: name.optional(),
 });
 

@@ -30,6 +30,8 @@ export const recordsEndpoints = {
   writeTreatmentPlan: write('treatmentPlans'),
   writePlannedApplication: write('plannedApplications'),
   writeWorkTime: write('workTimes'),
+  writeSprayer: write('sprayers'),
+  writeTestSpray: write('testSprays'),
   writeDecision: write('decisions'),
   writeApplication: write('applications'),
   writeAssessment: write('assessments'),

@@ -1,37 +1,44 @@
 import Fraction from 'fraction.js';
-import { dimensionOf, fromBase, inBase, unitTable } from '../units/index.js';
+import { dimensionOf, fromBase, fromDecimal, inBase } from '../units/index.js';
 import type { Quantity, UnitName } from '../units/index.js';
 import { rateLine } from '../label/index.js';
+import { splitIntoFills } from './fills.js';
+import type { Standing } from './fills.js';
+import { refuse, Refusal, requireDimension } from './mixRefusal.js';
+import type { MixRefusal } from './mixRefusal.js';
+import { mixSteps } from './mixSteps.js';
+import type { MixStep, Way } from './mixSteps.js';
 import { inSpoons } from './spoons.js';
 import type { SpoonMeasure, SpoonSet } from './spoons.js';
-import { mixSteps } from './mixSteps.js';
-import type { MixStep } from './mixSteps.js';
+import { countedBy, extentOf, mixTaken, perBase } from './toTreat.js';
+import type { Per, ToTreat } from './toTreat.js';
 
-/** So much product per so much water, per area, per length, or as a share. */
+/** So much product per so much water, ground, row, weight, compost, or per plant; or as a share; or, as a length alone, so deep. */
 export interface Rate extends Quantity {
-  readonly per?: Quantity | undefined;
+  readonly per?: Per | undefined;
 }
 
 export interface MixQuestion {
   readonly rate: Rate;
   /** finished mix wanted */
   readonly make?: Quantity | undefined;
-  readonly treat?:
-    | {
-        readonly plants?: number | undefined;
-        readonly area?: Quantity | undefined;
-        /** spray that one plant or one unit of area takes */
-        readonly coverage?: (Quantity & { readonly per: string }) | undefined;
-      }
-    | undefined;
+  readonly treat?: ToTreat | undefined;
   readonly sprayer?: Quantity | undefined;
+  /** what stands in the sprayer already */
+  readonly standing?: Standing | undefined;
   readonly spoons?: SpoonSet | undefined;
+  /** of the product, g/ml: then spoons hold a powder too; none is guessed */
+  readonly density?: number | undefined;
   /** most that the label allows, in the same "per" as the rate */
   readonly labelMax?: Quantity | undefined;
+  /** how it is put on; without water it is spread, else sprayed, when left out */
+  readonly way?: Way | undefined;
 }
 
 export interface Fill {
   readonly water: Quantity;
+  /** of the water, what is yet to be poured in */
+  readonly pour: Quantity;
   readonly product: Quantity;
   readonly inSpoons: SpoonMeasure | null;
 }
@@ -41,36 +48,27 @@ export interface Mix {
   readonly water: Quantity;
   readonly fills: readonly Fill[];
   readonly inSpoons: SpoonMeasure | null;
+  /** mix that stays when all of it has been treated; nothing where that is not known */
+  readonly leftOver: Quantity | null;
   readonly steps: readonly MixStep[];
   readonly alerts: readonly { readonly code: string; readonly text: string }[];
 }
 
-/** Why no mix is given. `label-max` is a refusal by rule; the rest ask for what is missing or does not go together. */
-export interface MixRefusal {
-  readonly code: 'label-max' | 'nothing-to-treat' | 'units-differ' | 'rate-per' | 'above-whole';
-  readonly text: string;
-}
-
 export type MixAnswer = { readonly mix: Mix } | { readonly refused: MixRefusal };
-
-class Refusal extends Error {
-  constructor(readonly reason: MixRefusal) {
-    super(reason.text);
-  }
-}
 
 /**
  * Work out a mix exactly: how much product in how much water, in how many fills, and in which spoons.
  *
- * `percent` and `parts` are shares of the finished mix (so water = make − product); a rate per volume is per volume of *water*. Rates per area
- * give the product for the area, with water from the coverage if one is said. Everything is computed in exact fractions and rounded once,
- * when shown.
+ * `percent` and `parts` are shares of the finished mix (so water = make − product); a rate per volume is per volume of *water*, or of the compost
+ * in the pots. A rate by plants, ground, row or weight gives the product for all of it, with water from the coverage if one is said. A rate that
+ * is a length alone is a depth over the area: mulch, lime, sand. Everything is computed in exact fractions and rounded once, when shown.
  *
  * @returns the mix, or a refusal with its code: above the label maximum nothing is given
  * @throws RangeError if an amount is not finite
  * @example
  * mixFor({ rate: { amount: 20, unit: 'ml', per: { amount: 1, unit: 'l' } }, make: { amount: 5, unit: 'l' } })
  * // => product 100 ml, water 5 l
+ * mixFor({ rate: { amount: 5, unit: 'cm' }, treat: { area: { amount: 8, unit: 'm2' } } }) // => product 400 l
  */
 export function mixFor(question: MixQuestion): MixAnswer {
   try {
@@ -83,15 +81,15 @@ export function mixFor(question: MixQuestion): MixAnswer {
 
 function computeMix(question: MixQuestion): Mix {
   refuseAboveLabel(question);
-  const wanted = wantedVolume(question);
-  const { product, water } = amounts(question, wanted);
-  const massOrVolume = productDimension(question.rate);
-  const unit = unitFor(massOrVolume, question.spoons);
-  const limitRatio = question.labelMax ? inBase(question.labelMax).div(rateBase(question.rate)) : undefined;
-  const spoonsOf = (base: Fraction) =>
-    question.spoons && massOrVolume === 'volume' ? (inSpoons(base, question.spoons, limitRatio && base.mul(limitRatio)) ?? null) : null;
-  const fills = splitIntoFills(product, water, question.sprayer).map((fill) => ({
+  const needed = mixTaken(question.treat);
+  const { product, water } = withoutStanding(question, amounts(question, wantedVolume(question, needed)));
+  const measured = productDimension(question.rate);
+  const unit = unitFor(measured, question);
+  const limitRatio = question.labelMax ? inBase(question.labelMax).div(inBase(question.rate)) : undefined;
+  const spoonsOf = spoonsFor(question, measured, limitRatio);
+  const fills = splitIntoFills(product, water, question.sprayer, question.standing).map((fill) => ({
     water: fromBase(fill.water, 'l'),
+    pour: fromBase(fill.pour, 'l'),
     product: fromBase(fill.product, unit),
     inSpoons: spoonsOf(fill.product),
   }));
@@ -100,10 +98,13 @@ function computeMix(question: MixQuestion): Mix {
     water: fromBase(water, 'l'),
     fills,
     inSpoons: spoonsOf(product),
-    steps: mixSteps(fills.length),
-    alerts: alertsFor(fills, massOrVolume, question.spoons),
+    leftOver: question.make && needed?.lt(inBase(question.make)) ? fromBase(inBase(question.make).sub(needed), 'l') : null,
+    steps: mixSteps(question.way ?? (water.gt(0) ? 'spray' : isDepth(question.rate) ? 'mulch' : 'spread'), fills.length),
+    alerts: alertsFor(question, fills, measured, needed),
   };
 }
+
+const isDepth = ({ unit, per }: Rate): boolean => !per && dimensionOf(unit) === 'length';
 
 function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
   const line = rateLine(rate, labelMax);
@@ -113,30 +114,25 @@ function refuseAboveLabel({ rate, labelMax }: MixQuestion): void {
   refuse('label-max', `At most ${labelMax.amount} ${labelMax.unit} is allowed, and the rate is ${rate.amount} ${rate.unit}.`);
 }
 
-function wantedVolume({ make, treat }: MixQuestion): Fraction | undefined {
-  if (make) {
-    requireDimension(make, 'volume', 'The amount to make');
-    return inBase(make);
-  }
-  if (!treat?.coverage) return undefined;
-  requireDimension(treat.coverage, 'volume', 'The coverage');
-  if (treat.coverage.per === 'plant')
-    return treat.plants === undefined
-      ? refuse('nothing-to-treat', 'Say how many plants are to be treated.')
-      : inBase(treat.coverage).mul(treat.plants);
-  if (!treat.area) return refuse('nothing-to-treat', 'Say how large the area is.');
-  requireDimension(treat.area, 'area', 'The area');
-  const per = unitTable[treat.coverage.per as UnitName];
-  if (per?.dimension !== 'area') return refuse('rate-per', `Coverage is per plant or per unit of area, not per ${treat.coverage.per}.`);
-  return inBase(treat.coverage).mul(inBase(treat.area)).div(per.inBase);
+function wantedVolume({ make }: MixQuestion, needed: Fraction | undefined): Fraction | undefined {
+  if (!make) return needed;
+  requireDimension(make, 'volume', 'The amount to make');
+  return inBase(make);
 }
 
-function amounts({ rate, treat }: MixQuestion, wanted: Fraction | undefined): { product: Fraction; water: Fraction } {
-  const perDimension = rate.per && dimensionOf(rate.per.unit);
-  if (perDimension === 'area') {
-    if (!treat?.area) return refuse('nothing-to-treat', 'Say how large the area is.');
-    requireDimension(treat.area, 'area', 'The area');
-    return { product: rateBase(rate).mul(inBase(treat.area)), water: wanted ?? new Fraction(0) };
+interface Amounts {
+  readonly product: Fraction;
+  readonly water: Fraction;
+}
+
+function amounts({ rate, treat }: MixQuestion, wanted: Fraction | undefined): Amounts {
+  if (isDepth(rate))
+    // Metres deep on square metres are cubic metres, of a million ml.
+    return { product: inBase(rate).mul(extentOf('area', treat)).mul(1_000_000), water: new Fraction(0n) };
+  const counted = rate.per && countedBy(rate.per);
+  if (counted && counted !== 'water') {
+    const product = rateBase(rate).mul(extentOf(counted, treat));
+    return { product, water: wanted ?? new Fraction(0n) };
   }
   if (!wanted)
     return refuse('nothing-to-treat', 'Say how much to make, or how many plants or how much area to treat and how much each takes.');
@@ -147,60 +143,66 @@ function amounts({ rate, treat }: MixQuestion, wanted: Fraction | undefined): { 
   return water.lte(0) ? refuse('above-whole', 'The share of product must be below the whole.') : { product, water };
 }
 
-/** Product in base units for one base unit of what it is counted per (water, finished mix, or area). */
+/** Of a mix that stands in the sprayer already, so much less is made. */
+function withoutStanding({ rate, standing }: MixQuestion, { product, water }: Amounts): Amounts {
+  if (!standing) return { product, water };
+  requireDimension(standing, 'volume', 'What is in the sprayer');
+  if (standing.of === 'water') return { product, water };
+  const whole = dimensionOf(rate.unit) === 'share' ? product.add(water) : water;
+  const left = whole.sub(inBase(standing));
+  if (left.lte(0)) return refuse('too-much-there', 'What is in the sprayer is enough: nothing is mixed.');
+  return { product: product.mul(left).div(whole), water: water.mul(left).div(whole) };
+}
+
+/** Product in base units for one base unit of what it is counted per (water, finished mix, ground, plants …). */
 function rateBase({ amount, unit, per }: Rate): Fraction {
   const own = inBase({ amount, unit });
   if (unit === 'parts') {
     if (per?.unit !== 'parts') return refuse('rate-per', 'Parts need a counterpart: 1 part to 9 parts.');
-    return own.div(own.add(inBase(per)));
+    return own.div(own.add(perBase(per)));
   }
   if (dimensionOf(unit) === 'share' || dimensionOf(unit) === 'weight-share') return own;
-  if (!per || !['volume', 'area'].includes(dimensionOf(per.unit)))
-    return refuse('rate-per', 'A rate is so much per volume of water or per area.');
-  return own.div(inBase(per));
+  if (!per || !countedBy(per))
+    return refuse('rate-per', 'A rate is so much per volume of water or compost, per plant, area, length or weight.');
+  return own.div(perBase(per));
 }
 
-function productDimension({ unit }: Rate): 'volume' | 'mass' {
-  const dimension = dimensionOf(unit);
-  if (dimension === 'volume' || dimension === 'share') return 'volume';
+function productDimension(rate: Rate): 'volume' | 'mass' {
+  const dimension = dimensionOf(rate.unit);
+  if (dimension === 'volume' || dimension === 'share' || isDepth(rate)) return 'volume';
   if (dimension === 'mass' || dimension === 'weight-share') return 'mass';
-  return refuse('rate-per', `A rate is a volume, a mass or a share of product, not ${unit}.`);
+  return refuse('rate-per', `A rate is a volume, a mass or a share of product, not ${rate.unit}.`);
 }
 
-function unitFor(dimension: 'volume' | 'mass', spoons: SpoonSet | undefined): UnitName {
-  if (dimension === 'mass') return 'g';
+function unitFor(measured: 'volume' | 'mass', { rate, spoons }: MixQuestion): UnitName {
+  if (measured === 'mass') return 'g';
+  if (isDepth(rate)) return 'l';
   return spoons === 'us' ? 'tsp-us' : 'ml';
 }
 
-function splitIntoFills(product: Fraction, water: Fraction, sprayer: Quantity | undefined): { product: Fraction; water: Fraction }[] {
-  if (!sprayer || water.equals(0)) return [{ product, water }];
-  requireDimension(sprayer, 'volume', 'The sprayer');
-  const tank = inBase(sprayer);
-  const full = water.div(tank).floor().valueOf();
-  if (full > 500) return refuse('nothing-to-treat', 'More than 500 fills: choose a larger sprayer or less to make.');
-  const share = (part: Fraction) => ({ water: part, product: product.mul(part).div(water) });
-  const fills = Array.from({ length: full }, () => share(tank));
-  const rest = water.mod(tank);
-  return rest.gt(0) ? [...fills, share(rest)] : fills;
+/** Spoons hold a volume; a powder goes into them only by its own density. */
+function spoonsFor({ rate, spoons, density }: MixQuestion, measured: 'volume' | 'mass', limitRatio: Fraction | undefined) {
+  return (base: Fraction): SpoonMeasure | null => {
+    if (!spoons || isDepth(rate) || (measured === 'mass' && density === undefined)) return null;
+    const ml = measured === 'mass' ? base.div(fromDecimal(density!)) : base;
+    return inSpoons(ml, spoons, limitRatio && ml.mul(limitRatio)) ?? null;
+  };
 }
 
-function alertsFor(fills: readonly Fill[], dimension: 'volume' | 'mass', spoons: SpoonSet | undefined): Mix['alerts'] {
+function alertsFor(question: MixQuestion, fills: readonly Fill[], measured: 'volume' | 'mass', needed: Fraction | undefined): Mix['alerts'] {
+  const { spoons, density, make, standing, rate } = question;
   const alerts: { code: string; text: string }[] = [];
-  if (spoons && dimension === 'mass')
+  const bySpoon = spoons && !isDepth(rate) && (measured === 'volume' || density !== undefined);
+  if (spoons && measured === 'mass' && density === undefined)
     alerts.push({ code: 'weigh', text: 'Weigh this product: spoons of a powder differ too much without its own density.' });
-  if (spoons && dimension === 'volume' && fills.some((fill) => !fill.inSpoons))
+  if (bySpoon && fills.some((fill) => !fill.inSpoons))
     alerts.push({ code: 'too-small', text: 'Less than an eighth of a teaspoon: use a syringe or make more.' });
   const worst = Math.max(0, ...fills.map((fill) => Math.abs(fill.inSpoons?.errorPercent ?? 0)));
   if (worst > 10)
     alerts.push({ code: 'spoon-error', text: `Spoons are off by ${Math.round(worst)} % here: a syringe or scales do better.` });
+  if (make && needed?.gt(inBase(make)))
+    alerts.push({ code: 'not-enough', text: `That is enough for ${Math.floor(inBase(make).div(needed).mul(100).valueOf())} % of it.` });
+  if (standing?.of === 'mix')
+    alerts.push({ code: 'same-mix', text: 'What stands in the sprayer must be the same product at the same strength, mixed today.' });
   return alerts;
-}
-
-function requireDimension(quantity: Quantity, wanted: 'volume' | 'area', what: string): void {
-  if (dimensionOf(quantity.unit) !== wanted)
-    refuse('units-differ', `${what} is given as ${wanted === 'volume' ? 'a volume' : 'an area'}, not in ${quantity.unit}.`);
-}
-
-function refuse(code: MixRefusal['code'], text: string): never {
-  throw new Refusal({ code, text });
 }

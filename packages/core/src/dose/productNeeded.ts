@@ -1,5 +1,7 @@
 import { dimensionOf, fromBase, fromDecimal, inBase } from '../units/index.js';
-import type { Quantity, UnitName } from '../units/index.js';
+import type { Quantity } from '../units/index.js';
+import { countedBy, perBase } from './toTreat.js';
+import type { Per } from './toTreat.js';
 
 /** What is to be treated, as far as it is known. */
 export interface Treated {
@@ -21,25 +23,16 @@ export interface Treated {
  * productNeeded({ amount: 30, unit: 'g', per: { amount: 10, unit: 'l' } }, { plants: 220, litresPerPlant: 0.05 }) // => { amount: 33, unit: 'g' }
  */
 export function productNeeded(
-  rate: Quantity & { readonly per: { readonly amount: number; readonly unit: UnitName | 'plant' } | null },
+  rate: Quantity & { readonly per: Per | null },
   { plants, litresPerPlant, areaM2 }: Treated,
 ): Quantity | undefined {
-  const waterMl = fromDecimal(plants).mul(fromDecimal(litresPerPlant)).mul(1000);
   const isShare = dimensionOf(rate.unit) === 'share';
   const unit = isShare || dimensionOf(rate.unit) === 'volume' ? 'ml' : dimensionOf(rate.unit) === 'mass' ? 'g' : undefined;
   if (!unit) return undefined;
+  const waterMl = fromDecimal(plants).mul(fromDecimal(litresPerPlant)).mul(1000);
   if (!rate.per) return isShare ? fromBase(waterMl.mul(inBase(rate)), unit) : undefined;
-  const of = rate.per.unit;
-  const dimension = of === 'plant' ? 'plant' : dimensionOf(of);
-  const done =
-    dimension === 'plant'
-      ? fromDecimal(plants)
-      : dimension === 'volume'
-        ? waterMl
-        : dimension === 'area' && areaM2 !== undefined
-          ? fromDecimal(areaM2)
-          : undefined;
-  if (!done) return undefined;
-  const per = of === 'plant' ? fromDecimal(rate.per.amount) : inBase({ amount: rate.per.amount, unit: of });
-  return fromBase(inBase({ amount: rate.amount, unit: rate.unit }).mul(done).div(per), unit);
+  const known = { plants: fromDecimal(plants), water: waterMl, area: areaM2 === undefined ? undefined : fromDecimal(areaM2) };
+  const counted = countedBy(rate.per);
+  const done = counted && counted in known ? known[counted as keyof typeof known] : undefined;
+  return done && fromBase(inBase({ amount: rate.amount, unit: rate.unit }).mul(done).div(perBase(rate.per)), unit);
 }

@@ -26,7 +26,7 @@ const leastGain = 0.1;
  * Steps are added one after the other, each time the one that lowers the expected loss most; what one step leaves of a trouble the next one
  * acts on, as if they worked independently (Bliss 1939). A cause that no step has reached yet gets its best one even where it hardly pays.
  * Leaving alone and taking out stand by themselves: they are the plan when they lose less than any combination. Steps that undo each other, must
- * be kept days apart or act alike are not put into one plan.
+ * be kept days apart or act alike are not put into one plan. What was chosen where growers differ comes first, and alone where it stands alone.
  *
  * Source: Bliss (1939), Annals of Applied Biology 26:585–615 (independent joint action).
  */
@@ -45,7 +45,8 @@ export function planFor(
   );
   const coversAll = ({ covers }: JudgedIntervention) => covers.length === situation.conditions.length;
   const alone = open.filter((option) => standsAlone(option) && coversAll(option)).sort((a, b) => loss([a]) - loss([b]))[0];
-  const best = alone && (combined.length === 0 || loss([alone]) < loss(combined)) ? [alone] : combined;
+  const chosen = open.find((option) => standsAlone(option) && isChosen(option) && coversAll(option));
+  const best = chosen ? [chosen] : alone && (combined.length === 0 || loss([alone]) < loss(combined)) ? [alone] : combined;
   return best
     .map(({ id, name, covers }) => ({
       intervention: id,
@@ -76,12 +77,15 @@ function combine(
         reachesNew: option.covers.some((id) => !reached.has(id)),
       }))
       .filter(({ gain, reachesNew }) => gain >= leastGain || reachesNew)
-      .sort((a, b) => Number(b.gain >= leastGain) - Number(a.gain >= leastGain) || b.gain - a.gain)[0];
+      .sort((a, b) => Number(isChosen(b.option)) - Number(isChosen(a.option)) || Number(b.gain >= leastGain) - Number(a.gain >= leastGain) || b.gain - a.gain)[0];
     if (!best) break;
     chosen.push(best.option);
   }
   return chosen;
 }
+
+/** It was put first where growers differ. */
+export const isChosen = ({ reasons }: JudgedIntervention) => reasons.some(({ code }) => code === 'own-school');
 
 /** Damage left under all steps together, and what they cost; money per plant. */
 function lossOf(chosen: readonly JudgedIntervention[], all: ReadonlyMap<string, InterventionFacts>, situation: Situation): number {

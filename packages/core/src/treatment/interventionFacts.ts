@@ -52,9 +52,29 @@ export type Step = 'water' | 'clean' | 'cut' | 'shield' | 'release' | 'spray' | 
 export interface Dispute {
   readonly id: string;
   readonly question: string;
-  readonly schools: readonly { readonly view: string; readonly reason: string }[];
+  readonly schools: readonly School[];
   readonly default: string;
   readonly why: string;
+}
+
+/** One view on a question on which growers differ, and what follows from taking it. */
+export interface School {
+  readonly view: string;
+  readonly reason: string;
+  /** interventions that it takes first */
+  readonly does?: readonly string[] | undefined;
+  /** interventions that it goes without */
+  readonly leaves?: readonly string[] | undefined;
+  /** what is done besides, where an intervention that the question is about is used */
+  readonly steps?: readonly string[] | undefined;
+  /** each round is decided anew, after a look */
+  readonly oneByOne?: boolean | undefined;
+}
+
+/** A view that was taken on a question. */
+export interface TakenSchool {
+  readonly question: string;
+  readonly view: string;
 }
 
 /** What treatment has to know of a condition. */
@@ -154,6 +174,8 @@ export interface Situation {
   /** whoever applies it has a licence for professional products */
   readonly hasLicence?: boolean | undefined;
   readonly stance: Stance;
+  /** views taken where growers differ */
+  readonly schools?: readonly TakenSchool[] | undefined;
   readonly region: RegionRules;
   /** conditions of which the grower asked the authority, and which are not listed here */
   readonly notListed: readonly string[];

@@ -153,6 +153,30 @@ test('questions on which growers differ are asked once, and only about what is o
   expect(judgeInterventions([{ ...both[0]!, restricted: true }], here).disputes).toEqual([]);
 });
 
+describe('where growers differ, what was chosen counts', () => {
+  const strip = { id: 'strip', question: 'Strip?', default: '', why: '' };
+  const schools = [
+    { view: 'Strip them', reason: '', does: ['wash'], steps: ['Then bin the leaves.'] },
+    { view: 'Leave them', reason: '', leaves: ['wash'] },
+    { view: 'By the bed', reason: '', steps: ['The whole bed.'] },
+  ];
+  const sick = { ...condition('aphid', [treatment('spray'), treatment('wash')]), disputes: [{ ...strip, schools }] };
+  const judged = (view?: string) =>
+    judgeInterventions([spray, { ...wash, costPerPlant: 50 }], {
+      ...situation,
+      conditions: [sick],
+      ...(view && { schools: [{ question: 'strip', view }] }),
+    }).options.map(({ id, verdict, besides }) => [id, verdict, ...besides]);
+
+  test('nothing chosen: by what is lost', () => expect(judged()).toEqual([['spray', 'fits'], ['wash', 'fits']]));
+  test('what it takes first stands first, with its step', () =>
+    expect(judged('Strip them')).toEqual([['wash', 'fits', 'Then bin the leaves.'], ['spray', 'fits']]));
+  test('what it goes without is out', () => expect(judged('Leave them')).toEqual([['spray', 'fits'], ['wash', 'ruled-out']]));
+  test('a step without a name goes with sprays', () =>
+    expect(judged('By the bed')).toEqual([['spray', 'fits', 'The whole bed.'], ['wash', 'fits']]));
+  test('words that the library does not know any more say nothing', () => expect(judged('Perhaps')).toEqual(judged()));
+});
+
 test('what must be said loudly is an alert, once for each kind', () => {
   const { alerts } = judgeInterventions([{ ...spray, bees: 'serious', preHarvestDays: 9, temperatureC: { min: 5, max: 20 } }], {
     ...situation,

@@ -2,11 +2,12 @@ import { expectedLoss, pricesOf } from './expectedLoss.js';
 import type { Dispute, InterventionFacts, Situation, TreatableCondition } from './interventionFacts.js';
 import { cardFor } from '../label/index.js';
 import type { JudgedIntervention, JudgedProduct, Verdict } from './judgedIntervention.js';
-import { planFor } from './combinedPlan.js';
+import { isChosen, planFor } from './combinedPlan.js';
 import { keptShare } from './keptShare.js';
 import { mustReport } from './mustReport.js';
 import type { PlanStep } from './combinedPlan.js';
 import { reasonsFor } from './rules.js';
+import { stepsOfSchools } from './takenSchools.js';
 import { weakestEvidence } from './weakestEvidence.js';
 import type { Reason, ReasonCode } from './rules/reason.js';
 
@@ -29,7 +30,8 @@ const verdictOrder: readonly Verdict[] = ['fits', 'care', 'ruled-out'];
 /**
  * Judge every intervention that the library knows for these conditions, on this planting, today.
  *
- * Hard rules come first and no score softens them; within a verdict, options stand in the order of expected loss. Watching and removing
+ * Hard rules come first and no score softens them; within a verdict, what was chosen where growers differ stands first, and then options stand in
+ * the order of expected loss. Watching and removing
  * compete on equal terms with the rest.
  *
  * @param interventions - all that the library holds; those that act on none of the conditions are left out
@@ -39,7 +41,7 @@ export function judgeInterventions(interventions: readonly InterventionFacts[], 
   const all = new Map(interventions.map((one) => [one.id, one]));
   const options = interventions
     .flatMap((intervention) => judge(intervention, situation, all) ?? [])
-    .sort((a, b) => verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || a.loss - b.loss);
+    .sort((a, b) => verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || Number(isChosen(b)) - Number(isChosen(a)) || a.loss - b.loss);
   const suspected = situation.conditions.some((one) => mustReport(one, situation) !== 'no');
   return {
     options,
@@ -88,6 +90,7 @@ function judge(
     },
     loss: expectedLoss(intervention, kept, situation.stance, pricesOf(situation)),
     steps: effects.find(({ steps }) => steps)?.steps,
+    besides: stepsOfSchools(intervention, situation),
   };
 }
 
@@ -137,15 +140,20 @@ function reporting(
     loss: 0,
     products: [],
     steps: undefined,
+    besides: [],
   };
 }
 
 function disputesOf(
   options: readonly JudgedIntervention[],
   all: ReadonlyMap<string, InterventionFacts>,
-  { conditions }: Situation,
+  { conditions, schools }: Situation,
 ): Dispute[] {
-  const open = options.filter(({ verdict }) => verdict !== 'ruled-out').flatMap(({ id }) => all.get(id)?.disputes ?? []);
+  // What was chosen can be chosen anew, though it has ruled out what the question is about.
+  const taken = new Set((schools ?? []).map(({ question }) => question));
+  const open = options.flatMap(({ id, verdict }) =>
+    (all.get(id)?.disputes ?? []).filter((dispute) => verdict !== 'ruled-out' || taken.has(dispute.id)),
+  );
   return [...new Map([...conditions.flatMap(({ disputes }) => disputes), ...open].map((dispute) => [dispute.id, dispute])).values()];
 }
 

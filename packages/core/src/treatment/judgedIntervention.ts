@@ -31,4 +31,6 @@ export interface JudgedIntervention {
   readonly products: readonly JudgedProduct[];
   /** in place of the card's own steps */
   readonly steps?: readonly string[] | undefined;
+  /** what is done besides, by what was chosen where growers differ */
+  readonly besides: readonly string[];
 }

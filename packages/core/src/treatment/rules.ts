@@ -1,5 +1,5 @@
 import type { Situation } from './interventionFacts.js';
-import { evidence, later, muchWork, stance } from './rules/grower.js';
+import { evidence, later, muchWork, school, stance } from './rules/grower.js';
 import { byLabel, dont, notifiable, region } from './rules/law.js';
 import { helpers, partial, releases, rotate, shield, stage } from './rules/pest.js';
 import { age, bareWood, guessedHarvest, marks, otherPlant, ripeness, season, soonInFlower } from './rules/plant.js';
@@ -23,6 +23,7 @@ const rules: readonly Rule[] = [
   muchWork,
   releases,
   stance,
+  school,
   dusk,
   ripeness,
   stage,

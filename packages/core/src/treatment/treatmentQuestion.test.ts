@@ -4,10 +4,10 @@ import type { CaseOnDay } from './index';
 const leeks: CaseOnDay<string, 'wax', 'organic', never> = {
   on: '2026-07-18',
   conditions: ['leek-rust'],
-  case: { stage: null, hidden: null, helpersSeen: false, findings: [{ sign: 'rust-pustules', state: 'seen' }] },
+  case: { stage: null, hidden: null, helpersSeen: false, stance: null, schools: [], findings: [{ sign: 'rust-pustules', state: 'seen' }] },
   planting: { host: 'leek', setting: 'outdoor', eaten: true, inFlower: false, nextFlowerOn: null, nextHarvestOn: '2026-07-22', plants: 40 },
   applied: [{ intervention: 'sulphur', appliedOn: '2026-07-02' }],
-  garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01', latitude: 52, notListed: ['box-blight'] },
+  garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01', latitude: 52, schools: [{ question: 'rinse', view: 'Rinse' }], notListed: ['box-blight'] },
   weather: null,
   shelf: [],
 };
@@ -26,6 +26,7 @@ test('is that of the planting and the garden on the day', () => {
     hemisphere: 'north',
     plants: 40,
     notListed: ['box-blight'],
+    schools: [{ question: 'rinse', view: 'Rinse' }],
     recent: [{ ingredient: 'sulphur', daysAgo: 16 }],
     seasonDays: 198,
     on: '2026-07-18',
@@ -75,7 +76,7 @@ test('no more than the calculation takes, the newest first', () => {
 });
 
 test('what the case says of stage, hiding and helpers goes along', () => {
-  expect(treatmentQuestion({ ...leeks, case: { stage: 'pustules', hidden: 'wax', helpersSeen: true, findings: [] } })).toMatchObject({
+  expect(treatmentQuestion({ ...leeks, case: { ...leeks.case, stage: 'pustules', hidden: 'wax', helpersSeen: true, findings: [] } })).toMatchObject({
     stage: 'pustules',
     hidden: 'wax',
     helpersSeen: true,
@@ -89,4 +90,13 @@ test('in the south the season is the other one, and a flowering that is planned 
     planting: { ...leeks.planting, nextFlowerOn: '2026-07-30' },
   })!;
   expect([south.hemisphere, south.flowersInDays]).toEqual(['south', 12]);
+});
+
+test('a stance and views of the case come before those of the garden', () => {
+  const rinse = { question: 'rinse', view: 'Leave it' };
+  const strip = { question: 'strip', view: 'Strip' };
+  expect(treatmentQuestion({ ...leeks, case: { ...leeks.case, stance: 'organic', schools: [strip, rinse] } })).toMatchObject({
+    stance: 'organic',
+    schools: [rinse, strip],
+  });
 });

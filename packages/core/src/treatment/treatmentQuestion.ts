@@ -1,5 +1,5 @@
 import { daysBetween, seasonOf } from '../timing/index.js';
-import type { Hiding, ShelfProduct, Stance } from './interventionFacts.js';
+import type { Hiding, ShelfProduct, Stance, TakenSchool } from './interventionFacts.js';
 
 /** The weather as somebody said or measured it; what is not known is `null`. */
 export interface SaidWeather {
@@ -19,6 +19,9 @@ export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School
     readonly stage: string | null;
     readonly hidden: Hidden | null;
     readonly helpersSeen: boolean;
+    /** for this case alone; none: as the garden has it */
+    readonly stance: School | null;
+    readonly schools: readonly TakenSchool[];
     /** of these, what was seen and what was looked for and absent goes along; old scars tell no stage */
     readonly findings: readonly { readonly sign: string; readonly state: string }[];
   };
@@ -36,6 +39,7 @@ export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School
   readonly applied: readonly { readonly intervention: string; readonly appliedOn: string }[];
   readonly garden: {
     readonly stance: School;
+    readonly schools: readonly TakenSchool[];
     readonly region: string;
     /** `MM-DD` */
     readonly seasonStart: string;
@@ -87,7 +91,8 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     seasonDays: daysBetween(seasonOf(on, garden.seasonStart).from, on),
     on,
     shelf: [...about.shelf],
-    stance: garden.stance,
+    stance: about.case.stance ?? garden.stance,
+    schools: schoolsOf(garden.schools, about.case.schools),
     region: garden.region,
     ...(about.case.stage && { stage: about.case.stage }),
     ...(about.case.hidden && { hidden: about.case.hidden }),
@@ -98,6 +103,11 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     forecast: { ...known('maxC', weather?.warmestC), ...known('windKmh', weather?.windKmh), ...known('rainInHours', weather?.rainInHours) },
   };
 }
+
+/** Views of the garden, and in place of them those of the case. */
+const schoolsOf = (garden: readonly TakenSchool[], own: readonly TakenSchool[]): TakenSchool[] => [
+  ...new Map([...garden, ...own].map((one) => [one.question, one])).values(),
+];
 
 const known = <K extends string>(key: K, value: number | null | undefined): Partial<Record<K, number>> =>
   value === null || value === undefined ? {} : ({ [key]: value } as Record<K, number>);

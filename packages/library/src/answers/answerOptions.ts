@@ -28,7 +28,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
         ...one,
         ...copied(one),
         reasons: one.reasons.map(told),
-        steps: [...(one.steps ?? card.steps)],
+        steps: [...(one.steps ?? card.steps), ...one.besides],
         cautions: cautionsOf(card, situation.setting, host.habit),
         contactMinutes: card.contactMinutes ?? null,
         products: one.products.map((product) => ({ ...product, reasons: product.reasons.map(told) })),
@@ -44,7 +44,7 @@ export function answerOptions(library: Library, request: OptionsRequest): Option
     advice: adviceText({ options, plan }, situation, conditions),
     stages: assumedStages(situation),
     questions: openQuestions(library.interventions, situation).map((fact) => ({ fact, text: questionText(fact) })),
-    disputes: disputes.map((dispute) => ({ ...dispute, schools: [...dispute.schools] })),
+    disputes: disputes.map((dispute) => ({ ...dispute, schools: dispute.schools.map(({ view, reason }) => ({ view, reason })) })),
     alerts: alerts.map((alert) => ({ code: alert.code, text: alertText(alert, library) })),
   };
 }

@@ -36,6 +36,8 @@ export class Garden {
   );
   readonly plannedApplications = this.#store.selectSignal(gardenFeature.selectPlannedApplications);
   readonly workTimes = this.#store.selectSignal(gardenFeature.selectWorkTimes);
+  readonly sprayers = this.#store.selectSignal(gardenFeature.selectSprayers);
+  readonly testSprays = this.#store.selectSignal(gardenFeature.selectTestSprays);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
   readonly assessments = this.#store.selectSignal(gardenFeature.selectAssessments);
   readonly traps = this.#store.selectSignal(gardenFeature.selectTraps);

@@ -27,6 +27,7 @@ export const firstGarden = (person: string, timeZone: string): GardenSettings =>
   region: 'neutral',
   seasonStart: null,
   notListed: [],
+  schools: [],
   weatherStation: null,
 });
 

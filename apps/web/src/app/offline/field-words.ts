@@ -11,6 +11,8 @@ export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
   treatmentPlans: 'A plan',
   plannedApplications: 'A round of a plan',
   workTimes: 'Somebody’s hours',
+  sprayers: 'A sprayer',
+  testSprays: 'A test on a few leaves',
   decisions: 'A decision',
   applications: 'An entry of the log',
   assessments: 'A look',

@@ -74,6 +74,11 @@ export class LocalDb extends Dexie {
         .toCollection()
         .modify((one, row) => void (row.value = one.write ? { ...one, write: withNewFields(one.write) } : one));
     });
+    // Cases say more than before; what waits is written without it, and the server knows what that means.
+    this.version(6).upgrade(async (old) => {
+      await old.table('gardens').clear();
+      await old.table('records').clear();
+    });
   }
 }
 

@@ -27,6 +27,7 @@ export const gardenForm = () =>
     region: text('neutral'),
     seasonStart: new FormControl<string | null>(null),
     notListed: new FormControl<string[]>([], { nonNullable: true }),
+    schools: new FormControl<GardenSettings['schools']>([], { nonNullable: true }),
     weatherStation: new FormControl<string | null>(null),
   });
 

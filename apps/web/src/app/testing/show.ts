@@ -145,6 +145,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     planOf: () => undefined,
     plannedApplications: signal(all.plannedApplications),
     workTimes: signal(all.workTimes),
+    sprayers: signal(all.sprayers),
+    testSprays: signal(all.testSprays),
     shelf: signal(shelfNow(all, today)),
     atHand: signal(atHandOf(shelfNow(all, today), all.labelCards)),
     seasonStart: signal('01-01'),

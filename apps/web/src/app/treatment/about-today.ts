@@ -9,11 +9,11 @@ import { questionText } from '@field-nurse/library/texts';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { fromField, measures, toField } from '../shared/units';
-import { hidingWords } from '../shared/words';
+import { hidingWords, stanceWords } from '../shared/words';
 import { isAsked, TodaysFacts } from '../cases/todays-facts';
 import { TodaysWeather } from '../cases/todays-weather';
 
-export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen'>;
+export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen' | 'stance' | 'schools'>;
 
 /** What the options depend on today: the stage of the trouble, where it hides, helpers, and the weather. */
 @Component({
@@ -78,6 +78,15 @@ export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen
           }
         </mat-select>
       </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Stance, for this case</mat-label>
+        <mat-select [value]="case().stance" (selectionChange)="changed.emit({ stance: $event.value })">
+          <mat-option [value]="null">as the garden</mat-option>
+          @for (one of stances; track one[0]) {
+            <mat-option [value]="one[0]" [title]="one[1].means">{{ one[1].word }}</mat-option>
+          }
+        </mat-select>
+      </mat-form-field>
       @for (field of fields(); track field.name) {
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>{{ field.label }}</mat-label>
@@ -117,6 +126,7 @@ export class AboutToday {
       .flatMap(({ fact, text }) => (isAsked(fact) ? [] : [text]))
       .join(' '),
   );
+  protected readonly stances = Object.entries(stanceWords);
   protected readonly hidings = Object.entries(hidingWords);
 
   protected readonly stages = computed(() => [

@@ -29,6 +29,8 @@ export function ladderOf(options: readonly JudgedIntervention[]): Rung[] {
   });
 }
 
-/** The option with the least expected loss among those that are open. */
+/** Of those that are open, what was chosen where growers differ, and then the option with the least expected loss. */
 export const firstChoice = (options: readonly JudgedIntervention[]): JudgedIntervention | undefined =>
-  options.filter(({ verdict }) => verdict !== 'ruled-out').sort((a, b) => a.loss - b.loss)[0];
+  options.filter(({ verdict }) => verdict !== 'ruled-out').sort((a, b) => Number(isChosen(b)) - Number(isChosen(a)) || a.loss - b.loss)[0];
+
+const isChosen = ({ reasons }: JudgedIntervention) => reasons.some(({ code }) => code === 'own-school');

@@ -20,8 +20,9 @@ import { caseOptions } from '../cases/case-options';
 import { packInHand } from '../gardens/pack-in-hand';
 import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
-import { newPlan } from './new-plan';
+import { newPlan, oneByOne } from './new-plan';
 import { OptionCard } from './option-card';
+import { SchoolsPanel } from './schools';
 import { TradeOff } from './trade-off';
 import { TodaysWeather } from '../cases/todays-weather';
 
@@ -30,7 +31,7 @@ const usualLookDays = 7;
 /** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
 @Component({
   selector: 'fn-options-page',
-  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard, TradeOff],
+  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard, SchoolsPanel, TradeOff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './options-page.scss',
   templateUrl: './options-page.html',
@@ -50,7 +51,7 @@ export class OptionsPage {
   protected readonly advice = advice;
   protected readonly refusal = signal('');
 
-  protected readonly stance = computed(() => stanceWords[this.garden.summary().stance].word);
+  protected readonly stance = computed(() => stanceWords[this.edits.stored()?.stance ?? this.garden.summary().stance].word);
   protected readonly rungs = computed(() => ladderOf(this.options.answer()?.options ?? []));
   protected readonly first = computed(() => firstChoice(this.options.answer()?.options ?? [])?.id);
   protected readonly conditions = computed(() => this.options.situation()?.conditions ?? []);
@@ -132,6 +133,7 @@ export class OptionsPage {
       plantingId: planting.id,
       today,
       card: pack ? packInHand(entry, pack, host, this.conditions(), planting.plants).card : entry,
+      oneByOne: oneByOne(entry, this.options.situation()?.schools ?? []),
       used: this.garden.appliedDays(planting.id).filter(({ intervention, appliedOn }) => intervention === id && appliedOn >= season).length,
     });
   }

@@ -1,5 +1,6 @@
+import { isTakenFirst, takenSchools } from '../takenSchools.js';
 import { weakestEvidence } from '../weakestEvidence.js';
-import { care, ruledOut } from './reason.js';
+import { care, inFavour, ruledOut } from './reason.js';
 import type { Rule } from './reason.js';
 
 // A working day of picking is more than most will do.
@@ -16,6 +17,13 @@ export const stance: Rule = ({ intervention: { rung, organic } }, situation) => 
   if (situation.stance === 'hands' && ['biological', 'soft', 'synthetic'].includes(rung)) return ruledOut('stance', { stance: 'hands' });
   if (situation.stance === 'organic' && !organic) return ruledOut('stance', { stance: 'organic' });
   return situation.stance === 'softest' && rung === 'synthetic' ? care('softer-first') : undefined;
+};
+
+/** Where growers differ, what was chosen counts. */
+export const school: Rule = ({ intervention }, situation) => {
+  const against = takenSchools(intervention, situation).find(({ leaves }) => leaves?.includes(intervention.id));
+  if (against) return ruledOut('school', { view: against.view });
+  return isTakenFirst(intervention, situation) ? inFavour('own-school') : undefined;
 };
 
 export const evidence: Rule = ({ intervention, effects }) => {

@@ -25,6 +25,8 @@ export type ReasonCode =
   | 'restricted'
   | 'stance'
   | 'softer-first'
+  | 'school'
+  | 'own-school'
   | 'bees'
   | 'bees-care'
   | 'not-on-eaten'
