@@ -47,8 +47,8 @@ export const storeys = {
     ['entries', 'weather'],
     ['cases'],
     ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
-    ['applications', 'door', 'ground', 'leaf-gauge', 'mix', 'shelf', 'today'],
-    ['plans', 'traps'],
+    ['applications', 'door', 'ground', 'leaf-gauge', 'shelf', 'today'],
+    ['mix', 'plans', 'traps'],
   ],
 };
 const stairs = Object.entries(storeys).flatMap(([root, levels]) =>

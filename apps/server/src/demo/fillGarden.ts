@@ -6,7 +6,7 @@ import type { ApiClient } from './apiClient.js';
 import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
-import { demoPlans, demoWorkTimes } from './osierReachPlans.js';
+import { demoPlans, demoSprayers, demoWorkTimes } from './osierReachPlans.js';
 import { demoPacks, demoShelf } from './osierReachShelf.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
 
@@ -81,6 +81,7 @@ interface Known {
 async function fillPlans(client: ApiClient, gardenId: string, { plantingIds, caseIds, packs }: Known): Promise<void> {
   const write = writer(client, gardenId, idsFrom(seededRandom(1807)));
   for (const value of demoWorkTimes) await write('workTimes', value);
+  for (const value of demoSprayers) await write('sprayers', value);
   for (const { planting, against, interventions, starts, rounds, betweenDays, placed } of demoPlans) {
     const planId = await write('treatmentPlans', {
       plantingId: plantingIds.get(planting)!,

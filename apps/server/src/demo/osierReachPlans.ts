@@ -70,3 +70,24 @@ export const demoWorkTimes: readonly Written<'workTimes'>[] = [
   { person: 'Tam Reedmace', minutesPerDay: 120, exceptions: [{ on: '2026-07-19', minutes: 0 }], endedOn: null },
   { person: 'Isa Marrow', minutesPerDay: 60, exceptions: [], endedOn: null },
 ];
+
+/** What they spray with, and what was measured of it in spring. */
+export const demoSprayers: readonly Written<'sprayers'>[] = [
+  {
+    name: 'Back sprayer',
+    holdsL: 12,
+    newFlowLPerMin: 0.8,
+    calibrations: [
+      { on: '2025-04-06', litres: 1.65, seconds: 120, metres: 40, widthM: 1.2, plants: null },
+      { on: '2026-04-11', litres: 1.84, seconds: 120, metres: 40, widthM: 1.2, plants: null },
+    ],
+    endedOn: null,
+  },
+  {
+    name: 'Hand sprayer',
+    holdsL: 1.5,
+    newFlowLPerMin: null,
+    calibrations: [{ on: '2026-05-02', litres: 0.9, seconds: null, metres: null, widthM: null, plants: 30 }],
+    endedOn: null,
+  },
+];

@@ -4,11 +4,13 @@ import { dayAt } from '@field-nurse/core/timing';
 import { treatmentQuestion } from '@field-nurse/core/treatment';
 import type { Library } from '@field-nurse/library';
 import { answerOptions } from '@field-nurse/library/answers';
+import { and, eq } from 'drizzle-orm';
 import { ApiError, invalidField } from '../http/apiError.js';
 import { appliedOn } from '../applications/queries.js';
 import type { Db } from '../db/client.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
 import { shelfOf } from '../shelf/queries.js';
+import { testSprays } from './tables.js';
 import { recordById } from '../records/recordStore.js';
 
 /**
@@ -33,6 +35,7 @@ export async function judgeDecision(
     case: decidedOn === dayAt(garden.now.toISOString(), garden.timeZone) ? one : { ...one, stage: null, hidden: null },
     planting: { ...planting, ...plantingOn(planting, decidedOn) },
     applied: await appliedOn(db, garden, planting.id),
+    tests: await testsOf(db, garden.id, planting.id),
     shelf: await shelfOf(db, garden.id),
     garden,
     weather,
@@ -50,3 +53,9 @@ export async function judgeDecision(
   }
   return { verdict, reasons: reasons.map(({ code, weight, text }) => ({ code, weight: weight as 'care' | 'for', text })) };
 }
+
+const testsOf = async (db: Db, gardenId: string, plantingId: string): Promise<Stored<'testSprays'>[]> =>
+  (await db
+    .select()
+    .from(testSprays)
+    .where(and(eq(testSprays.gardenId, gardenId), eq(testSprays.plantingId, plantingId)))) as Stored<'testSprays'>[];

@@ -119,6 +119,12 @@ export const routes: Routes = [
       { path: 'plan', title: 'Plan', loadComponent: () => import('./plans/plan-page').then((m) => m.PlanPage) },
       { path: 'plan/jobs/:job', title: 'Job', loadComponent: () => import('./plans/job-page').then((m) => m.JobPage) },
       { path: 'shelf', title: 'Shelf', loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage) },
+      { path: 'shelf/mix', title: 'Mix bench', loadComponent: () => import('./mix/bench-page').then((m) => m.BenchPage) },
+      {
+        path: 'shelf/sprayers',
+        title: 'Sprayers',
+        loadComponent: () => import('./shelf/sprayers-page').then((m) => m.SprayersPage),
+      },
       { path: 'shelf/new', title: 'New product', loadComponent: () => import('./shelf/product-form-page').then((m) => m.ProductFormPage) },
       { path: 'shelf/:product', title: 'Product', loadComponent: () => import('./shelf/product-page').then((m) => m.ProductPage) },
       {

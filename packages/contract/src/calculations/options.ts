@@ -51,6 +51,18 @@ export const optionsRequest = z.strictObject({
     .array(z.strictObject({ ingredient: name, daysAgo: z.number().min(0).max(400) }))
     .max(100)
     .optional(),
+  tests: z
+    .array(
+      z.strictObject({
+        ingredient: name,
+        outcome: z.enum(['waiting', 'clean', 'marked']),
+        daysAgo: z.number().min(0).max(400),
+        lookInDays: z.number().min(-400).max(400),
+      }),
+    )
+    .max(100)
+    .optional()
+    .describe('what was tried on a few leaves'),
   seasonDays: z
     .number()
     .min(0)

@@ -167,6 +167,8 @@ export interface Situation {
   readonly helpersSeen: boolean;
   readonly hidden?: Hiding | undefined;
   readonly earlier: readonly EarlierApplication[];
+  /** what was tried on a few leaves of this planting */
+  readonly tests?: readonly LeafTest[] | undefined;
   /** the day that is asked about */
   readonly on?: string | undefined;
   /** products at hand */
@@ -179,6 +181,15 @@ export interface Situation {
   readonly region: RegionRules;
   /** conditions of which the grower asked the authority, and which are not listed here */
   readonly notListed: readonly string[];
+}
+
+/** A few leaves that were sprayed first. */
+export interface LeafTest {
+  readonly intervention: string;
+  readonly outcome: 'waiting' | 'clean' | 'marked';
+  readonly daysAgo: number;
+  /** until they are looked at; below 0: they should have been */
+  readonly lookInDays: number;
 }
 
 /** What a plant is worth to its grower. */

@@ -2,7 +2,7 @@ import type { Situation } from './interventionFacts.js';
 import { evidence, later, muchWork, school, stance } from './rules/grower.js';
 import { byLabel, dont, notifiable, region } from './rules/law.js';
 import { helpers, partial, releases, rotate, shield, stage } from './rules/pest.js';
-import { age, bareWood, guessedHarvest, marks, otherPlant, ripeness, season, soonInFlower } from './rules/plant.js';
+import { age, bareWood, guessedHarvest, leafTest, marks, otherPlant, ripeness, season, soonInFlower } from './rules/plant.js';
 import type { Proposal, Reason, Rule } from './rules/reason.js';
 import { dusk, frost, nearAnimals, nearWater, soil, weather } from './rules/surroundings.js';
 
@@ -29,6 +29,7 @@ const rules: readonly Rule[] = [
   stage,
   shield,
   rotate,
+  leafTest,
   marks,
   helpers,
   weather,

@@ -6,8 +6,16 @@ const leeks: CaseOnDay<string, 'wax', 'organic', never> = {
   conditions: ['leek-rust'],
   case: { stage: null, hidden: null, helpersSeen: false, stance: null, schools: [], findings: [{ sign: 'rust-pustules', state: 'seen' }] },
   planting: { host: 'leek', setting: 'outdoor', eaten: true, inFlower: false, nextFlowerOn: null, nextHarvestOn: '2026-07-22', plants: 40 },
+  tests: [{ intervention: 'sulphur', outcome: 'clean', sprayedOn: '2026-07-16', lookOn: '2026-07-18' }],
   applied: [{ intervention: 'sulphur', appliedOn: '2026-07-02' }],
-  garden: { stance: 'organic', region: 'neutral', seasonStart: '01-01', latitude: 52, schools: [{ question: 'rinse', view: 'Rinse' }], notListed: ['box-blight'] },
+  garden: {
+    stance: 'organic',
+    region: 'neutral',
+    seasonStart: '01-01',
+    latitude: 52,
+    schools: [{ question: 'rinse', view: 'Rinse' }],
+    notListed: ['box-blight'],
+  },
   weather: null,
   shelf: [],
 };
@@ -28,6 +36,7 @@ test('is that of the planting and the garden on the day', () => {
     notListed: ['box-blight'],
     schools: [{ question: 'rinse', view: 'Rinse' }],
     recent: [{ ingredient: 'sulphur', daysAgo: 16 }],
+    tests: [{ ingredient: 'sulphur', outcome: 'clean', daysAgo: 2, lookInDays: 0 }],
     seasonDays: 198,
     on: '2026-07-18',
     shelf: [],
@@ -76,7 +85,9 @@ test('no more than the calculation takes, the newest first', () => {
 });
 
 test('what the case says of stage, hiding and helpers goes along', () => {
-  expect(treatmentQuestion({ ...leeks, case: { ...leeks.case, stage: 'pustules', hidden: 'wax', helpersSeen: true, findings: [] } })).toMatchObject({
+  expect(
+    treatmentQuestion({ ...leeks, case: { ...leeks.case, stage: 'pustules', hidden: 'wax', helpersSeen: true, findings: [] } }),
+  ).toMatchObject({
     stage: 'pustules',
     hidden: 'wax',
     helpersSeen: true,

@@ -35,6 +35,13 @@ export interface CaseOnDay<Setting extends string, Hidden extends Hiding, School
     readonly nextHarvestOn: string | null;
     readonly plants: number;
   };
+  /** what was tried on a few leaves of that planting */
+  readonly tests: readonly {
+    readonly intervention: string;
+    readonly outcome: 'waiting' | 'clean' | 'marked';
+    readonly sprayedOn: string;
+    readonly lookOn: string;
+  }[];
   /** on that planting, in any order */
   readonly applied: readonly { readonly intervention: string; readonly appliedOn: string }[];
   readonly garden: {
@@ -88,6 +95,7 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     plants: planting.plants,
     notListed: [...garden.notListed],
     recent,
+    tests: testsOn(about),
     seasonDays: daysBetween(seasonOf(on, garden.seasonStart).from, on),
     on,
     shelf: [...about.shelf],
@@ -103,6 +111,19 @@ export function treatmentQuestion<Setting extends string, Hidden extends Hiding,
     forecast: { ...known('maxC', weather?.warmestC), ...known('windKmh', weather?.windKmh), ...known('rainInHours', weather?.rainInHours) },
   };
 }
+
+/** What had been tried by the day, and the outcome as it was known then. */
+const testsOn = ({ on, tests }: Pick<CaseOnDay<string, Hiding, Stance, ShelfProduct>, 'on' | 'tests'>) =>
+  tests
+    .filter(({ sprayedOn }) => sprayedOn <= on)
+    .map(({ intervention, outcome, sprayedOn, lookOn }) => ({
+      ingredient: intervention,
+      outcome,
+      daysAgo: daysBetween(sprayedOn, on),
+      lookInDays: daysBetween(on, lookOn),
+    }))
+    .filter(({ daysAgo }) => daysAgo <= rememberedDays)
+    .slice(-mostRemembered);
 
 /** Views of the garden, and in place of them those of the case. */
 const schoolsOf = (garden: readonly TakenSchool[], own: readonly TakenSchool[]): TakenSchool[] => [

@@ -56,6 +56,7 @@ function situationOf(library: Library, request: OptionsRequest, host: Host, cond
     conditions: _,
     host: __,
     recent,
+    tests,
     seasonDays = Infinity,
     region,
     findings,
@@ -85,6 +86,10 @@ function situationOf(library: Library, request: OptionsRequest, host: Host, cond
       intervention: names.intervention(ingredient, ['recent', i, 'ingredient']).id,
       daysAgo,
       thisSeason: daysAgo <= seasonDays,
+    })),
+    tests: (tests ?? []).map(({ ingredient, ...test }, i) => ({
+      ...test,
+      intervention: names.intervention(ingredient, ['tests', i, 'ingredient']).id,
     })),
     region: names.region(region ?? 'neutral', ['region']),
     notListed: (notListed ?? []).map((name, i) => names.condition(name, ['notListed', i]).id),

@@ -73,6 +73,10 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'season-max': (f) => `Already used ${times(f['max'])} this season, which is the most.`,
   apart: (f) => `${f['other']} was used ${ago(f['daysAgo'])}, and ${days(f['days'])} must lie between: ${f['why']}.`,
   rotate: (f) => `Same mode of action (${f['group']}) as ${ago(f['daysAgo'])}: change the group, or resistance builds up.`,
+  'test-marked': (f) => `It marked the test leaves of this planting, ${ago(f['days'])}.`,
+  'test-waits': (f) =>
+    Number(f['days']) > 0 ? `Test leaves are waited for, ${days(f['days'])} more.` : 'Test leaves are due: look at them first.',
+  'test-clean': () => 'The test leaves of this planting stayed unmarked.',
   'host-burns': (f) => `Harms this plant: ${f['why']}.`,
   'host-marks': (f) => `May mark this plant: ${f['why']}. Test three leaves and wait two days.`,
   helpers: (f) =>

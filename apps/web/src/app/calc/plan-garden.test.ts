@@ -22,6 +22,7 @@ const ask = (change: Partial<GardenToPlan> = {}) =>
     plantings: [growing],
     applied: [],
     shelf: shelfNow({ ...shelfOfGarden, applications: [] }, today),
+    testSprays: [],
     workTimes: [],
     weather: [],
     ...change,

@@ -1,4 +1,4 @@
-import type { PlannedApplication, Planting, PlanRequest, TreatmentPlan, WorkTime } from '@field-nurse/contract';
+import type { PlannedApplication, Planting, PlanRequest, TestSpray, TreatmentPlan, WorkTime } from '@field-nurse/contract';
 import { plantingOn } from '@field-nurse/core/ground';
 import { cardThatCounts, countedAs, judgeApplied } from '@field-nurse/core/label';
 import type { LabelCard } from '@field-nurse/core/label';
@@ -29,6 +29,7 @@ export interface GardenToPlan {
   }[];
   readonly shelf: readonly OnShelf[];
   readonly workTimes: readonly WorkTime[];
+  readonly testSprays: readonly TestSpray[];
   /** measured and forecast */
   readonly weather: readonly WeatherHour[];
 }
@@ -191,12 +192,14 @@ function wayOf(
       seasonStart: garden.seasonStart,
       weather: {},
     });
+  const test = garden.testSprays.filter((one) => one.plantingId === record.id && one.intervention === typical.id).at(-1);
   const start = clockAt(garden.now, garden.timeZone).slice(0, 10);
   const days = Array.from({ length: planDays + 1 }, (_, i) => addDays(start, i));
   const forbidden = Object.fromEntries(
     days.flatMap((day) => {
       const broken = judged(day).lines.filter(({ state }) => state === 'broken');
-      return broken.length > 0 ? [[day, broken.map(brokenLineText)] as const] : [];
+      const against = [...leafTestSays(test, day), ...broken.map(brokenLineText)];
+      return against.length > 0 ? [[day, against] as const] : [];
     }),
   );
   const card: Intervention & Pick<LabelCard, 'maxWindKmh'> = judged(start).card;
@@ -236,6 +239,12 @@ function wayOf(
       }),
     },
   };
+}
+
+/** What a test on a few leaves says against a day: those that wait are looked at first, and what marked them is not used. */
+function leafTestSays(test: TestSpray | undefined, day: string): string[] {
+  if (test?.outcome === 'marked') return ['It marked the test leaves.'];
+  return test?.outcome === 'waiting' && day < test.lookOn ? [`The test leaves are looked at first, on ${test.lookOn}.`] : [];
 }
 
 // In a bed the second plant is at hand: from so many on each takes a quarter of the time. Our estimate.

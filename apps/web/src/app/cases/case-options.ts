@@ -37,6 +37,7 @@ export function caseOptions(id: Signal<string>): CaseOptions {
               conditions: workingConditions(sick.diagnoses),
               case: sick,
               planting: plant,
+              tests: garden.testSprays().filter(({ plantingId }) => plantingId === plant.id),
               applied: garden.appliedDays(plant.id),
               garden: { ...garden.summary(), seasonStart: garden.seasonStart() },
               shelf: garden.atHand(),

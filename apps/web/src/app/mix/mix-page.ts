@@ -7,8 +7,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { labelMost, rateAt, sprayPerPlant } from '@field-nurse/core/dose';
 import { preHarvestFor } from '@field-nurse/core/label';
-import { usedAmount } from '@field-nurse/core/shelf';
-import { convert, dimensionOf } from '@field-nurse/core/units';
+import { convert } from '@field-nurse/core/units';
 import type { UnitName } from '@field-nurse/core/units';
 import { cautionsOf } from '@field-nurse/library/texts';
 import { Calc } from '../calc/calc';
@@ -16,13 +15,15 @@ import { CaseHead } from '../cases/case-head';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { caseOptions } from '../cases/case-options';
-import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, stockWord, toField, unitWord } from '../shared/units';
+import { amountWord, fromField, inGardenUnits, inOtherUnits, measures, toField, unitWord } from '../shared/units';
 import { keepLatest } from '../shared/keep-latest';
 import { advice, protectWords } from '../shared/words';
+import { LeafTest } from '../gardens/leaf-test';
 import { packInHand } from '../gardens/pack-in-hand';
 import type { BenchInput, CardRate } from './mix-question';
 import { benchFaults, isByArea, isSpread, mixQuestion } from './mix-question';
-import { Sprayer } from './sprayer';
+import { MixFills } from './mix-fills';
+import { afterMix } from './after-mix';
 
 // A common hand-pumped size in each system: five litres, one gallon.
 const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
@@ -30,7 +31,7 @@ const usualSprayerL = { metric: 5, us: 3.785411784 } as const;
 /** The mix as a sum: plants times spray, spray times rate, in fills and spoons, and never above the card. */
 @Component({
   selector: 'fn-mix-page',
-  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatSelectModule, CaseHead, Sprayer],
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatSelectModule, CaseHead, LeafTest, MixFills],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './mix-page.scss',
   templateUrl: './mix-page.html',
@@ -140,15 +141,6 @@ export class MixPage {
   readonly #value = computed(() => (this.#question() ? this.#kept() : undefined));
   protected readonly mix = computed(() => (this.#answer.error() ? undefined : this.#value()));
   protected readonly refused = computed(() => this.#answer.error()?.message);
-  protected readonly fills = computed(() => {
-    const fills = this.mix()?.fills ?? [];
-    const kinds = new Map<string, { fill: (typeof fills)[number]; times: number }>();
-    for (const fill of fills) {
-      const key = `${fill.water.amount} ${fill.product.amount}`;
-      kinds.set(key, { fill, times: (kinds.get(key)?.times ?? 0) + 1 });
-    }
-    return [...kinds.values()];
-  });
   /** its rounds wait in the plan */
   protected readonly isPlanned = computed(() => this.garden.planOf(this.case(), this.intervention()) !== undefined);
   protected readonly protection = computed(() => (this.entry()?.protect ?? []).map((one) => protectWords[one] ?? one).join(', '));
@@ -176,7 +168,6 @@ export class MixPage {
   protected readonly sprayer = computed(() => toField('water', this.bench()?.sprayerL ?? usualSprayerL[this.system], this.system));
   protected readonly litres = (litres: number) => inGardenUnits('water', litres, this.system);
   protected readonly otherLitres = (litres: number) => inOtherUnits('water', litres, this.system);
-  protected readonly fullness = (litres: number) => Math.min(1, litres / (this.bench()?.sprayerL ?? litres));
 
   protected readonly strengthWord = (unit: string) => (unit === 'percent' ? '%' : unit);
   protected readonly cautions = computed(() => {
@@ -200,22 +191,12 @@ export class MixPage {
 
   protected readonly keepOutHours = computed(() => (this.#inHand()?.card ?? this.entry())?.reEntryHours ?? 0);
   /** "After it 474 g are left on the shelf." */
-  protected readonly stockAfter = computed(() => {
-    const [mix, pack] = [this.mix(), this.pack()];
-    if (!mix || pack?.left == null) return '';
-    const { unit, amount } = mix.product;
-    const kind = dimensionOf(unit);
-    const used = usedAmount(pack.product, {
-      productMl: kind === 'volume' ? convert({ amount, unit }, 'ml').amount : null,
-      productG: kind === 'mass' ? convert({ amount, unit }, 'g').amount : null,
-      productPieces: null,
-    });
-    if (used === null) return '';
-    const word = (of: number) => stockWord(of, pack.product.measuredIn, this.system);
-    return used > pack.left
-      ? `Only ${word(pack.left)} of ${pack.product.name} are on the shelf: ${word(used - pack.left)} are missing.`
-      : `After it, ${word(pack.left - used)} of ${pack.product.name} are left on the shelf.`;
-  });
+  protected readonly stockAfter = computed(() => (this.mix() ? afterMix(this.mix()!.product, this.pack(), this.system) : ''));
+
+  /** a spray that this planting has not shown yet that it bears */
+  protected readonly mayMark = computed(
+    () => this.options.planting() !== undefined && this.entry()?.order === 'spray' && this.entry()?.reach !== 'living',
+  );
 
   protected print(): void {
     window.print();

@@ -53,6 +53,7 @@ export class GardenPlan {
         })),
         shelf: this.#garden.shelf(),
         workTimes: this.#garden.workTimes(),
+        testSprays: this.#garden.testSprays(),
         // Of today's half-days a part is measured already.
         weather: [...this.#weather.measured(), ...this.#weather.forecast()],
       };

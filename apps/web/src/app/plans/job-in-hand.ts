@@ -129,15 +129,14 @@ export class JobInHand {
     ];
   });
   /** plantings of a kind that this was never used on */
-  readonly untried = computed(() => {
+  readonly untriedTargets = computed(() => {
     const used = new Set(
       this.#garden
         .applied()
         .filter(({ intervention }) => intervention === this.entry()?.id)
         .map(({ plantingId }) => this.#garden.planting(plantingId)?.host),
     );
-    return this.targets()
-      .filter(({ host }) => !used.has(host.id))
-      .map(({ name }) => name);
+    return this.targets().filter(({ host }) => !used.has(host.id));
   });
+  readonly untried = computed(() => this.untriedTargets().map(({ name }) => name));
 }

@@ -9,6 +9,7 @@ import { Store } from '@ngrx/store';
 import { keptProduct } from '../applications/product-amount';
 import { TodaysWeather } from '../cases/todays-weather';
 import { Garden } from '../gardens/garden';
+import { LeafTest } from '../gardens/leaf-test';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { instantWord } from '../shared/days';
@@ -38,7 +39,7 @@ const titles: Readonly<Record<StepId, string>> = {
 /** A job of the plan, step by step, on a phone in the sun; what was done is written as it goes, also without signal. */
 @Component({
   selector: 'fn-job-page',
-  imports: [ReactiveFormsModule, RouterLink, ContactTimer, JobNotice, MatButtonModule, MatFormFieldModule, MatInputModule],
+  imports: [ReactiveFormsModule, RouterLink, ContactTimer, JobNotice, LeafTest, MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './job-page.scss',
   templateUrl: './job-page.html',

@@ -75,6 +75,9 @@ const daysShown = 7;
               </button>
             }
           </div>
+          @if (garden.canWrite()) {
+            <button matButton type="button" (click)="takeOut(one.id)">Take {{ one.person }} out</button>
+          }
         </div>
       } @empty {
         <p class="fn-small">Until somebody’s hours are known, every day is long enough.</p>
@@ -143,10 +146,31 @@ export class WorkTimes {
     );
   }
 
+  protected async takeOut(id: string): Promise<void> {
+    const known = this.garden.workTimes().find((one) => one.id === id);
+    if (!known) return;
+    const { id: _, version, ...value } = known;
+    await this.#records.save(
+      'workTimes',
+      id,
+      version,
+      { ...value, endedOn: this.garden.today() },
+      `${value.person} is no longer in the plan.`,
+    );
+  }
+
   protected async add(): Promise<void> {
     await this.submission.send(async () => {
       const value = { ...this.form.getRawValue(), exceptions: [], endedOn: null };
-      await this.#records.save('workTimes', crypto.randomUUID(), 0, value, `${value.person} is in the plan.`);
+      // Who was taken out comes back as who they were: a name is there once.
+      const known = this.garden.workTimes().find(({ person, endedOn }) => endedOn && person === value.person.trim());
+      await this.#records.save(
+        'workTimes',
+        known?.id ?? crypto.randomUUID(),
+        known?.version ?? 0,
+        value,
+        `${value.person} is in the plan.`,
+      );
       this.form.reset();
     });
   }

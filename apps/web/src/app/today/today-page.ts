@@ -7,6 +7,8 @@ import { spotNow } from '@field-nurse/core/sampling';
 import { workingConditions } from '../cases/case-diagnoses';
 import { stepWords } from '../clinic/clinic-words';
 import { Garden } from '../gardens/garden';
+import { TestLeaves } from '../gardens/test-leaves';
+import { LeafTest } from '../gardens/leaf-test';
 import { jobsOf } from '../gardens/jobs';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../library/planting-title';
@@ -28,7 +30,7 @@ const mostLooks = 8;
 /** What the garden wants today. */
 @Component({
   selector: 'fn-today-page',
-  imports: [RouterLink, JobLine, MatButtonModule, PlantingTitle, StatusMark, WeatherRibbon],
+  imports: [RouterLink, JobLine, LeafTest, MatButtonModule, PlantingTitle, StatusMark, WeatherRibbon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './today-page.scss',
   templateUrl: './today-page.html',
@@ -56,6 +58,7 @@ export class TodayPage {
   });
   /** what the plan has for today and tomorrow, and what was left undone */
   protected readonly jobs = this.#agenda.jobsDue;
+  protected readonly testLeaves = inject(TestLeaves).due;
   protected readonly traps = computed(() =>
     this.#agenda.trapsDue().map(({ trap, on }) => ({ id: trap.id, name: trap.name, on, spot: spotNow(trap).name })),
   );
@@ -85,9 +88,14 @@ export class TodayPage {
   });
   protected readonly heading = computed(() => longDay(this.garden.today()));
   protected readonly isQuiet = computed(() =>
-    [...(Object.values(this.agenda()) as (readonly unknown[])[]), this.book.due(), this.traps(), this.held(), this.jobs()].every(
-      (list) => list.length === 0,
-    ),
+    [
+      ...(Object.values(this.agenda()) as (readonly unknown[])[]),
+      this.book.due(),
+      this.traps(),
+      this.held(),
+      this.jobs(),
+      this.testLeaves(),
+    ].every((list) => list.length === 0),
   );
   readonly #sick = (id: string, planting: string) =>
     `${this.caseName(id)} on the ${this.#library.hostName(this.garden.planting(planting)?.host ?? '').toLowerCase()}`;

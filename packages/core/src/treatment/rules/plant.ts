@@ -1,6 +1,6 @@
 import { harmTo, preHarvestFor } from '../../label/index.js';
-import type { Situation } from '../interventionFacts.js';
-import { care, ruledOut } from './reason.js';
+import type { InterventionFacts, Situation } from '../interventionFacts.js';
+import { care, inFavour, ruledOut } from './reason.js';
 import type { Rule } from './reason.js';
 
 const widelyBeforeFlower = 14;
@@ -50,7 +50,20 @@ export const ripeness: Rule = ({ intervention: { harvestWithinDays } }, { edible
   return daysToHarvest > harvestWithinDays ? ruledOut('not-ripe', { left: daysToHarvest, within: harvestWithinDays }) : undefined;
 };
 
+/** The newest test on a few leaves. */
+const testOf = ({ id }: Pick<InterventionFacts, 'id'>, { tests }: Situation) =>
+  (tests ?? []).filter(({ intervention }) => intervention === id).sort((a, b) => a.daysAgo - b.daysAgo)[0];
+
+export const leafTest: Rule = ({ intervention }, situation) => {
+  const test = testOf(intervention, situation);
+  if (test?.outcome === 'marked') return ruledOut('test-marked', { days: test.daysAgo });
+  if (test?.outcome === 'waiting') return care('test-waits', { days: test.lookInDays });
+  return test && inFavour('test-clean', { days: test.daysAgo });
+};
+
 export const marks: Rule = ({ intervention }, situation) => {
+  // What the plant has shown itself counts for more than what its kind may do.
+  if (testOf(intervention, situation)?.outcome === 'clean') return undefined;
   const harm = harmTo(situation, intervention, 'slight');
   return harm && care('host-marks', { why: harm.why });
 };

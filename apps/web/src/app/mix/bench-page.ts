@@ -1,0 +1,274 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, resource, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatIconModule } from '@angular/material/icon';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { calibrated, clashesInTank, fillingOrder, ways } from '@field-nurse/core/dose';
+import type { Way } from '@field-nurse/core/dose';
+import { Calc } from '../calc/calc';
+import { Garden } from '../gardens/garden';
+import { Library } from '../library/library';
+import { NameField } from '../library/name-field';
+import { plantWord, rateWord, targetWord } from '../shelf/card-words';
+import { amountWord, fromField, inGardenUnits, measures, toField, unitWord } from '../shared/units';
+import { advice, protectWords } from '../shared/words';
+import { afterMix } from './after-mix';
+import type { BenchProduct } from './bench-product';
+import { freshProduct, rateOfLine, typicalRate } from './bench-product';
+import type { BenchRate, BenchSum } from './bench-sum';
+import { benchUnits, freshSum, goesByNothing, isFilled, isWet, sumFaults, sumQuestion, treatedBy } from './bench-sum';
+import { clashWord, depthUnits, leftOverWords, mixByOf, mixByWords, perUnits, rateUnits, wayWords } from './bench-words';
+import { LimeTest } from './lime-test';
+import { MixFills } from './mix-fills';
+import { tankMember } from './tank-member';
+
+const mostProducts = 3;
+
+/** Any sum of the shed: whatever a label goes by, and however it is put on. */
+@Component({
+  selector: 'fn-bench-page',
+  imports: [
+    FormsModule,
+    RouterLink,
+    MatButtonModule,
+    MatFormFieldModule,
+    MatIconModule,
+    MatInputModule,
+    MatSelectModule,
+    LimeTest,
+    MixFills,
+    NameField,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  styleUrls: ['./mix-page.scss', './bench-page.scss'],
+  templateUrl: './bench-page.html',
+})
+export class BenchPage {
+  readonly #calc = inject(Calc);
+  readonly #library = inject(Library);
+  protected readonly garden = inject(Garden);
+  protected readonly advice = advice;
+  protected readonly leftOverWords = leftOverWords;
+  protected readonly amountWord = amountWord;
+  protected readonly unitWord = unitWord;
+  protected readonly rateUnits = rateUnits;
+  protected readonly depthUnits = depthUnits;
+  protected readonly perUnits = perUnits;
+  protected readonly goesByNothing = goesByNothing;
+  readonly #system = this.garden.summary().units;
+  protected readonly units = benchUnits(this.#system);
+  protected readonly ways = ways.map((way) => ({ way, word: wayWords[way] }));
+  protected readonly mixBys = mixByOf(this.#system).map((by) => ({ by, word: mixByWords[by] }));
+
+  protected readonly sum = signal<BenchSum>(freshSum('spray', this.#system));
+  protected readonly products = signal<readonly BenchProduct[]>([freshProduct('spray', this.#system)]);
+  protected readonly mostProducts = mostProducts;
+
+  protected readonly packs = computed(() => this.garden.shelf());
+  protected readonly sprayers = computed(() => this.garden.sprayers().filter(({ endedOn }) => !endedOn));
+  /** the kept sprayer in hand; nothing for another one */
+  protected readonly sprayerId = linkedSignal<string | null>(() => null);
+  protected readonly ingredients = computed(() =>
+    [...this.#library.interventions().values()]
+      .filter(({ sold, rate }) => sold || rate)
+      .map(({ id, name, names }) => ({ id, name, names })),
+  );
+
+  /** each product with what is known of it */
+  protected readonly lines = computed(() =>
+    this.products().map((product, i) => {
+      const pack = this.packs().find((one) => one.product.id === product.packId);
+      const entry = this.#library.interventions().get(pack?.product.intervention ?? product.intervention ?? '');
+      return {
+        ...product,
+        index: i,
+        pack,
+        entry,
+        name: pack?.product.name ?? entry?.name ?? `product ${i + 1}`,
+        isKnown: Boolean(pack ?? entry),
+        shut: entry?.restricted || pack?.card?.soldTo === 'professional',
+        labelLines: (pack?.card?.lines ?? []).flatMap((line, index) =>
+          line.rate ? [{ index, word: `${plantWord(line, this.#naming)}, ${targetWord(line, this.#naming)}: ${rateWord(line.rate)}` }] : [],
+        ),
+      };
+    }),
+  );
+  readonly #naming = {
+    host: (id: string) => this.#library.hosts().get(id)?.name,
+    condition: (id: string) => this.#library.conditionName(id),
+    intervention: (id: string) => this.#library.interventions().get(id)?.name ?? id,
+    system: this.#system,
+    today: this.garden.today(),
+  };
+
+  protected readonly isWet = computed(() => isWet(this.sum().way));
+  protected readonly isFilled = computed(() => isFilled(this.sum().way));
+  protected readonly asked = computed(() => treatedBy(this.sum(), this.#rates()));
+  readonly #rates = computed(() => this.products().map(({ rate }) => rate));
+  protected readonly faults = computed(() => sumFaults(this.sum(), this.#rates()));
+  /** why these may not meet in one tank */
+  protected readonly clashes = computed(() =>
+    clashesInTank(this.lines().flatMap(({ entry, pack }) => (entry ? [tankMember(entry, pack)] : []))).map(clashWord),
+  );
+  protected readonly shut = computed(() => this.lines().find(({ shut }) => shut));
+  readonly #questions = computed(() =>
+    this.faults().size > 0 || this.clashes().length > 0 || this.shut()
+      ? undefined
+      : this.lines().map(({ rate, pack }) => sumQuestion(this.sum(), rate, this.#system, pack?.product.densityGPerMl ?? null)),
+  );
+  readonly #answers = resource({
+    params: () => this.#questions(),
+    loader: ({ params }) => Promise.all(params.map((question) => this.#calc.mix(question))),
+  });
+  protected readonly refused = computed(() => (this.#questions() ? this.#answers.error()?.message : undefined));
+  protected readonly mixes = computed(() => (this.#questions() && this.#answers.hasValue() ? this.#answers.value() : undefined));
+  /** each product with its sum, in the order in which they go into the water */
+  protected readonly sums = computed(() => {
+    const mixes = this.mixes();
+    if (mixes?.length !== this.lines().length) return [];
+    const all = this.lines().map((line, i) => ({
+      ...line,
+      mix: mixes[i]!,
+      form: line.entry ? tankMember(line.entry, line.pack).form : ('other' as const),
+    }));
+    return fillingOrder(all).map((one) => ({ ...one, after: afterMix(one.mix.product, one.pack, this.#system) }));
+  });
+  protected readonly shown = computed(() => this.sums()[0]);
+  protected readonly orderedMixes = computed(() => this.sums().map(({ mix }) => mix));
+  protected readonly orderedNames = computed(() => this.sums().map(({ name }) => name));
+  protected readonly protection = computed(() =>
+    [...new Set(this.lines().flatMap(({ entry, pack }) => pack?.card?.protect ?? entry?.protect ?? []))]
+      .map((one) => protectWords[one] ?? one)
+      .join(', '),
+  );
+  protected readonly steps = computed(() => {
+    const steps = this.shown()?.mix.steps ?? [];
+    const names = this.orderedNames();
+    if (names.length < 2) return steps;
+    return steps.map((step) =>
+      ['add-product', 'stir-in', 'cream'].includes(step.code)
+        ? { ...step, text: `Stir in, one after the other: ${names.join(', then ')}.` }
+        : step,
+    );
+  });
+  protected readonly holdsL = computed(() => fromField('water', this.sum().holds, this.#system) ?? 0);
+  protected readonly waterWord = measures.water[this.#system].unit;
+  protected readonly water = (litres: number) => inGardenUnits('water', litres, this.#system);
+  /** "25 m²", "8 plants", "20 pots of 2 l" */
+  protected readonly treated = computed(() => {
+    const [sum, asked] = [this.sum(), this.asked()];
+    return [
+      asked.has('pot') ? `${sum.plants} pots of ${sum.pot} ${unitWord(this.units.pot)}` : asked.has('plants') ? `${sum.plants} plants` : '',
+      asked.has('area') ? `${sum.area} ${unitWord(this.units.area)}` : '',
+      asked.has('length') ? `${sum.length} ${this.units.length}` : '',
+      asked.has('weight') ? `${sum.weight} ${this.units.weight}` : '',
+    ]
+      .filter(Boolean)
+      .join(', ');
+  });
+  protected readonly rateText = ({ amount, unit, per, perUnit }: BenchRate): string => {
+    if (unit === 'parts') return `${amount} to ${per} parts`;
+    if (goesByNothing({ unit })) return `${amount} ${unitWord(unit)}${unit === 'cm' || unit === 'in' ? ' deep' : ''}`;
+    const words = perUnits.find((one) => one.unit === perUnit);
+    return `${amount} ${unitWord(unit)} to ${per === 1 ? words?.one : `${per} ${words?.word}`}`;
+  };
+
+  protected set<K extends keyof BenchSum>(field: K, value: BenchSum[K]): void {
+    this.sum.update((sum) => ({ ...sum, [field]: value }));
+  }
+
+  protected number(field: Exclude<keyof BenchSum, 'way' | 'mixBy' | 'standingOf' | 'spoons'>, typed: string): void {
+    this.set(field, Number(typed));
+  }
+
+  /** Another way to put it on: what there is to treat stays, the rest begins anew. */
+  protected setWay(way: Way): void {
+    const { plants, area, length, weight, pot, spoons } = this.sum();
+    this.sum.set({ ...freshSum(way, this.#system), plants, area, length, weight, pot, spoons });
+    this.products.set([freshProduct(way, this.#system)]);
+    this.sprayerId.set(null);
+  }
+
+  protected change(index: number, to: Partial<BenchProduct>): void {
+    this.products.update((all) => all.map((one, i) => (i === index ? { ...one, ...to } : one)));
+  }
+
+  protected changeRate(index: number, to: Partial<BenchRate>): void {
+    const rate = this.products()[index]!.rate;
+    // On other terms the label's most is another.
+    const sameTerms = to.unit === undefined && to.per === undefined && to.perUnit === undefined;
+    const parts = to.unit === 'parts' ? { perUnit: 'parts' as const, per: rate.per === 1 ? 9 : rate.per } : {};
+    const noParts = to.unit !== undefined && to.unit !== 'parts' && rate.perUnit === 'parts' ? { perUnit: this.units.water, per: 1 } : {};
+    this.change(index, {
+      rate: { ...rate, ...parts, ...noParts, ...to, ...(!sameTerms && { most: null }) },
+      ...(!sameTerms && { line: null }),
+    });
+  }
+
+  protected choosePack(index: number, packId: string | null): void {
+    const pack = this.packs().find((one) => one.product.id === packId);
+    const entry = this.#library.interventions().get(pack?.product.intervention ?? '');
+    const line = pack?.card?.lines.findIndex(({ rate }) => rate) ?? -1;
+    const rate = pack && (line >= 0 ? rateOfLine(pack, line) : entry && !pack.card ? typicalRate(entry, pack) : undefined);
+    this.change(index, {
+      packId,
+      intervention: null,
+      line: line >= 0 ? line : null,
+      rate: rate ?? { ...this.products()[index]!.rate, most: null },
+    });
+  }
+
+  protected chooseLine(index: number, line: number): void {
+    const pack = this.lines()[index]!.pack;
+    const rate = pack && rateOfLine(pack, line);
+    if (rate) this.change(index, { line, rate });
+  }
+
+  protected chooseIngredient(index: number, id: string | null): void {
+    const entry = this.#library.interventions().get(id ?? '');
+    const rate = entry && typicalRate(entry, undefined);
+    this.change(index, { intervention: id, ...(rate && { rate }) });
+  }
+
+  protected takeLime(gramsPerM2: number): void {
+    this.change(0, {
+      packId: null,
+      intervention: null,
+      line: null,
+      rate: { amount: gramsPerM2, unit: 'g', per: 1, perUnit: 'm2', most: null },
+    });
+  }
+
+  protected addProduct(): void {
+    this.products.update((all) => [...all, freshProduct(this.sum().way, this.#system)]);
+  }
+
+  protected dropProduct(index: number): void {
+    this.products.update((all) => all.filter((_, i) => i !== index));
+  }
+
+  /** A kept sprayer brings its size, and what it gives on the ground where that was measured. */
+  protected chooseSprayer(id: string | null): void {
+    this.sprayerId.set(id);
+    const sprayer = this.sprayers().find((one) => one.id === id);
+    if (!sprayer) return;
+    this.set('holds', toField('water', sprayer.holdsL, this.#system)!);
+    const last = sprayer.calibrations.at(-1);
+    const given = last && calibrated(last, sprayer.newFlowLPerMin);
+    const each = (litres: number) => Number((this.#system === 'us' ? litres * 33.814 : litres * 1000).toPrecision(3));
+    if (given?.litresPerM2) {
+      this.set('mixBy', this.units.area);
+      this.set('each', each(this.#system === 'us' ? given.litresPerM2 * 0.09290304 : given.litresPerM2));
+    } else if (given?.litresPerPlant) {
+      this.set('mixBy', 'plant');
+      this.set('each', each(given.litresPerPlant));
+    }
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}
