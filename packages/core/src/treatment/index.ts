@@ -35,3 +35,7 @@ export type {
   Effect,
   Worth,
 } from './interventionFacts.js';
+
+// Take it out, treat it, or leave it
+export { rogueOrTreat, sickAtEnd } from './rogueOrTreat.js';
+export type { RogueBranch, RogueChoice, RogueQuestion, RogueTree } from './rogueOrTreat.js';

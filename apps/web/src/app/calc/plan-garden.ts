@@ -80,6 +80,7 @@ export function planGarden(library: Library, garden: GardenToPlan): GardenPlanQu
         seen.map(({ toPlace }) => toPlace),
         start,
         planDays,
+        minutePrice,
       ).map((round) => ({
         ...round,
         harvests: undefined,

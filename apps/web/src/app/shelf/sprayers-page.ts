@@ -20,7 +20,8 @@ import { sprayerSays } from './sprayer-words';
     .sprayer {
       margin-bottom: 16px;
     }
-    form {
+    form,
+    .fn-actions {
       margin-top: 10px;
     }
   `,

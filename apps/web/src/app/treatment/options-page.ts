@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { addDays, seasonOf } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
+import { deepEqual } from 'fast-equals';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
@@ -22,6 +23,8 @@ import type { JudgedIntervention } from './ladder';
 import { firstChoice, ladderOf } from './ladder';
 import { newPlan, oneByOne } from './new-plan';
 import { OptionCard } from './option-card';
+import { usualRogueQuestion } from './rogue-question';
+import { RogueTree } from './rogue-tree';
 import { SchoolsPanel } from './schools';
 import { TradeOff } from './trade-off';
 import { TodaysWeather } from '../cases/todays-weather';
@@ -31,7 +34,7 @@ const usualLookDays = 7;
 /** What can be done for this planting today: the ladder, each rung with what fits and what is ruled out. */
 @Component({
   selector: 'fn-options-page',
-  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard, SchoolsPanel, TradeOff],
+  imports: [RouterLink, MatButtonModule, AboutToday, AssumedElsewhere, CaseHead, OptionCard, RogueTree, SchoolsPanel, TradeOff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './options-page.scss',
   templateUrl: './options-page.html',
@@ -68,6 +71,17 @@ export class OptionsPage {
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
   protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
   protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
+
+  /** figures to begin with for taking out against treating */
+  protected readonly rogue = computed(
+    () => {
+      const [answer, situation, sick] = [this.options.answer(), this.options.situation(), this.edits.stored()];
+      const host = this.#library.hosts().get(situation?.host ?? '');
+      const conditions = this.conditions().flatMap((id) => this.#library.conditions().get(id) ?? []);
+      return answer && situation && sick && host ? usualRogueQuestion(sick, situation, host, conditions, answer) : undefined;
+    },
+    { equal: deepEqual },
+  );
 
   protected names = (ids: readonly string[]) => ids.map((id) => this.#library.conditionName(id)).join(', ');
 

@@ -25,8 +25,10 @@ const withView = (schools: Schools, question: string, view: string): Schools => 
   imports: [MatButtonModule, MatRadioModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
-    mat-radio-button {
-      display: block;
+    mat-radio-group {
+      display: grid;
+      gap: 8px;
+      margin-top: 4px;
     }
     .dispute + .dispute {
       margin-top: 14px;
@@ -46,7 +48,9 @@ const withView = (schools: Schools, question: string, view: string): Schools => 
             [disabled]="!canWrite()"
             (change)="choose(dispute.id, $event.value)"
           >
-            <mat-radio-button value="">As proposed: {{ dispute.default }} <span class="fn-small">{{ dispute.why }}</span></mat-radio-button>
+            <mat-radio-button value=""
+              >As proposed: {{ dispute.default }} <span class="fn-small">{{ dispute.why }}</span></mat-radio-button
+            >
             @for (school of dispute.schools; track school.view) {
               <mat-radio-button [value]="school.view"
                 ><b>{{ school.view }}.</b> {{ school.reason }}</mat-radio-button
@@ -78,7 +82,8 @@ export class SchoolsPanel {
 
   protected readonly ofGarden = (question: string): string =>
     this.#garden.summary().schools.find((one) => one.question === question)?.view ?? '';
-  protected readonly taken = (question: string): string => this.own().find((one) => one.question === question)?.view ?? this.ofGarden(question);
+  protected readonly taken = (question: string): string =>
+    this.own().find((one) => one.question === question)?.view ?? this.ofGarden(question);
 
   protected readonly shown = (question: string): string => (this.taken(question) === proposed ? '' : this.taken(question));
 

@@ -55,15 +55,17 @@ export const roundId = (plan: string, ordinal: number): string => `${plan} ${ord
  * The rounds of the garden's plans that are still to be done, as the planner asks for them.
  *
  * What was done fixes when the next may follow. A round that was put somewhere by hand, or that somebody has begun, stays there as long as the day has
- * not passed; any other is free, but not moved for nothing.
+ * not passed; any other is free, but not moved for nothing. What was decided is left out only where it can't be: leaving it out loses more than doing
+ * it late and dearly.
  *
  * @param today - the first day that is planned
  * @param days - so many days are planned
+ * @param minutePrice - what a minute of work costs
  */
-export const roundsToPlace = (plans: readonly PlanToPlace[], today: string, days: number): PlanRound[] =>
-  plans.flatMap((plan) => roundsOf(plan, today, days));
+export const roundsToPlace = (plans: readonly PlanToPlace[], today: string, days: number, minutePrice = 0): PlanRound[] =>
+  plans.flatMap((plan) => roundsOf(plan, today, days, minutePrice));
 
-function roundsOf(plan: PlanToPlace, today: string, days: number): PlanRound[] {
+function roundsOf(plan: PlanToPlace, today: string, days: number, minutePrice: number): PlanRound[] {
   const { known, betweenDays } = plan;
   const products = plan.ways.map((way) => productOf(way, today, days));
   const of = (ordinal: number) => known.find((one) => one.ordinal === ordinal);
@@ -76,6 +78,7 @@ function roundsOf(plan: PlanToPlace, today: string, days: number): PlanRound[] {
     .at(-1);
   const value = plan.value / plan.rounds;
   const dailyLoss = value * dailyShare[plan.onset];
+  const dearest = Math.max(0, ...plan.ways.map(({ cost, minutes }) => cost + minutes * minutePrice));
   return open.map((ordinal, i): PlanRound => {
     const stored = of(ordinal);
     const isHeld = stored !== undefined && (stored.held || stored.state === 'under-way') && stored.date >= today;
@@ -89,6 +92,7 @@ function roundsOf(plan: PlanToPlace, today: string, days: number): PlanRound[] {
       ...(i > 0 && { after: { round: roundId(plan.id, open[i - 1]!), minDays: betweenDays } }),
       dailyLoss,
       value,
+      dropLoss: dailyLoss * days + value + dearest,
       ...(plan.flowers && { flowers: plan.flowers }),
       products: isHeld && heldBy.length > 0 ? heldBy : products,
       ...(stored && !isHeld && stored.date >= today && { expected: { date: stored.date, slot: stored.slot, moveLoss: value * moveShare } }),
