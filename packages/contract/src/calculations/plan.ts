@@ -57,9 +57,9 @@ const planRound = z.strictObject({
   only: half.optional().describe('half of the day that it has to be in'),
   person: name.optional().describe('who has to do it'),
   expected: z
-    .strictObject({ date: day, slot: half, moveLoss: loss })
+    .strictObject({ date: day, slot: half, moveLoss: loss, person: name.optional() })
     .optional()
-    .describe('where people expect it: to do it elsewhere costs so much more'),
+    .describe('where people expect it: to do it elsewhere costs so much more; and who was told to do it'),
 });
 
 const amounts = z.record(name, loss);

@@ -15,7 +15,7 @@ import { workingConditions } from '../cases/case-diagnoses';
 import { Garden } from '../gardens/garden';
 import { plantingNow } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
-import { roundsDoneBy } from '../gardens/round-done';
+import { roundsDoneBy, slotAt } from '../gardens/round-done';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { sessionFeature } from '../store/session-state';
@@ -30,7 +30,6 @@ import { judgeLogged } from './judge-logged';
 import { keptProduct, productUnits } from './product-amount';
 
 // What is done before it belongs to the morning.
-const noon = 12;
 
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
@@ -260,8 +259,7 @@ export class ApplicationFormPage {
   /** What is done counts for its plan, though it was done without it. */
   #roundsDone(id: string, { intervention, productId = null, appliedBy, appliedAt, targets }: Written<'applications'>) {
     const [day, clock] = clockAt(appliedAt, this.#zone).split('T') as [string, string];
-    const slot = Number(clock.slice(0, 2)) < noon ? 'morning' : 'evening';
-    const logged = { id, intervention, productId, appliedBy, targets, day, slot } as const;
+    const logged = { id, intervention, productId, appliedBy, targets, day, slot: slotAt(clock) };
     const rounds = roundsDoneBy(logged, this.garden.openPlans(), this.garden.plannedApplications(), () => crypto.randomUUID());
     return rounds.map((round) => ({ subject: 'plannedApplications' as const, ...round }));
   }

@@ -154,12 +154,13 @@ function planSeen(plan: TreatmentPlan, garden: GardenToPlan, library: Library, c
       onset: conditions[0]?.onset ?? 'weeks',
       // What has nothing to be taken in turn with is taken again.
       ways: groups.size > 1 ? ways.map(({ way }) => way) : ways.map(({ way }) => ({ ...way, group: undefined })),
-      known: stored.map(({ ordinal, state, plannedFor, slot, held, intervention, productId }) => ({
+      known: stored.map(({ ordinal, state, plannedFor, slot, held, person, intervention, productId }) => ({
         ordinal,
         state,
         date: plannedFor,
         slot,
         held,
+        person,
         way: wayId(plan, productId ?? intervention),
       })),
     },

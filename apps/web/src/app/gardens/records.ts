@@ -6,6 +6,7 @@ import { Api } from '../api/api';
 import { ApiError } from '../api/api-error';
 import { Said } from '../shared/said';
 import { Offline } from '../offline/offline';
+import type { Fields } from '../offline/waiting';
 import { GardenActions, gardenFeature } from '../store/garden-state';
 
 const undoMs = 8000;
@@ -13,9 +14,15 @@ const undoMs = 8000;
 /** No answer, or one that says to come back: nothing is decided. */
 const isAway = ({ status }: ApiError) => status === 0 || status === 503;
 
-/** A record that is to be written; without a version, or with 0, it is new. */
+/** A record that is to be written; without a version, or with 0, it is new. What the server will make of it is reckoned for a device without signal. */
 export type WrittenRecord = {
-  readonly [S in Subject]: { readonly subject: S; readonly id: string; readonly version?: number; readonly value: Written<S> };
+  readonly [S in Subject]: {
+    readonly subject: S;
+    readonly id: string;
+    readonly version?: number;
+    readonly value: Written<S>;
+    readonly reckoned?: Fields;
+  };
 }[Subject];
 
 /** Writing the garden's records: once for each change however often it is sent, said in a line, with a way back. */
@@ -71,7 +78,8 @@ export class Records {
     } catch (error) {
       if (!isAway(ApiError.from(error))) throw error;
     }
-    for (const { subject, id, version = 0, value } of left) await this.keep(subject, id, version, value, base.get(id) ?? null);
+    for (const { subject, id, version = 0, value, reckoned } of left)
+      await this.keep(subject, id, version, value, base.get(id) ?? null, reckoned);
     if (left.length === 0) this.#offerUndo(said, changes);
     else this.say(`${said} Kept on this device until there is signal.`);
   }
@@ -101,8 +109,15 @@ export class Records {
   }
 
   /** Write in the field: kept on this device at once and sent when the server answers. */
-  async keep<S extends Subject>(subject: S, id: string, version: number, value: Written<S>, base: Stored<S> | null = null): Promise<void> {
-    await this.#offline.keep(this.#garden()!.id, subject, id, version, value, base);
+  async keep<S extends Subject>(
+    subject: S,
+    id: string,
+    version: number,
+    value: Written<S>,
+    base: Stored<S> | null = null,
+    reckoned?: Fields,
+  ): Promise<void> {
+    await this.#offline.keep(this.#garden()!.id, subject, id, version, value, base, reckoned);
   }
 
   /**

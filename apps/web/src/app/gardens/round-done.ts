@@ -1,5 +1,10 @@
 import type { Application, PlannedApplication, TreatmentPlan, Written } from '@field-nurse/contract';
 
+const noon = 12;
+
+/** The half-day of an instant on the garden's clock. @param clock - `HH:MM` */
+export const slotAt = (clock: string): PlannedApplication['slot'] => (Number(clock.slice(0, 2)) < noon ? 'morning' : 'evening');
+
 /** A round of a plan as it is once something was applied: one that stood in the plan, or one that had no place in it yet. */
 export interface RoundDone {
   readonly id: string;

@@ -79,6 +79,7 @@ export class Offline {
     version: number,
     value: Written<S>,
     base: Stored<S> | null,
+    reckoned?: Fields,
   ): Promise<void> {
     await this.#keep({
       garden,
@@ -88,6 +89,7 @@ export class Offline {
       change: crypto.randomUUID(),
       version,
       value,
+      ...(reckoned && { reckoned }),
       base,
       at: new Date().toISOString(),
     });

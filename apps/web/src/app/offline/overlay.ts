@@ -5,9 +5,10 @@ import type { Fields, WaitingWrite } from './waiting';
 const filledIn: Readonly<Record<string, Fields>> = { scoutingRounds: { clockMended: false }, stops: { clockMended: false } };
 
 /** A write as the record that it will become. */
-export const asRecord = ({ subject, id, version, value }: WaitingWrite): Fields & { readonly id: string } => ({
+export const asRecord = ({ subject, id, version, value, reckoned }: WaitingWrite): Fields & { readonly id: string } => ({
   ...filledIn[subject],
   ...value,
+  ...reckoned,
   id,
   version: version + 1,
 });

@@ -21,6 +21,8 @@ export interface WaitingWrite extends Kept {
   /** of the record that it was made from, 0 for a new one */
   readonly version: number;
   readonly value: Fields;
+  /** what the server will make of it, as this device reckons it */
+  readonly reckoned?: Fields;
   /** the record that it was made from: what merging starts from */
   readonly base: Fields | null;
 }

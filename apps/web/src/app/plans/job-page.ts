@@ -5,10 +5,13 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Router, RouterLink } from '@angular/router';
 import type { PlannedApplication } from '@field-nurse/contract';
+import { clockAt } from '@field-nurse/core/timing';
 import { Store } from '@ngrx/store';
 import { keptProduct } from '../applications/product-amount';
+import { ReckonedLaw } from '../applications/reckoned-law';
 import { TodaysWeather } from '../cases/todays-weather';
 import { Garden } from '../gardens/garden';
+import { slotAt } from '../gardens/round-done';
 import { LeafTest } from '../gardens/leaf-test';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
@@ -50,6 +53,7 @@ export class JobPage {
   readonly #records = inject(Records);
   readonly #router = inject(Router);
   readonly #weather = inject(TodaysWeather);
+  readonly #law = inject(ReckonedLaw);
   readonly #person = inject(Store).selectSignal(sessionFeature.selectPerson);
   /** id of the job in the address: that of its first round */
   readonly job = input.required<string>();
@@ -157,14 +161,17 @@ export class JobPage {
       };
       // As the rounds are kept by now: that they were begun may have been written since.
       const rounds = job.rounds.flatMap(({ planned }) => this.garden.plannedApplications().find(({ id }) => id === planned.id) ?? []);
+      const [today, clock] = clockAt(this.garden.now(), this.garden.summary().timeZone).split('T') as [string, string];
+      const slot = slotAt(clock);
       await this.#records.saveAllOrKeep(
         [
-          { subject: 'applications', id: application, value },
+          { subject: 'applications', id: application, value, reckoned: this.#law.of(value) },
           ...rounds.map(({ id, version, ...round }) => ({
             subject: 'plannedApplications' as const,
             id,
             version,
-            value: { ...round, state: 'done' as const, applicationId: application },
+            // It was done now, wherever it stood in the plan.
+            value: { ...round, plannedFor: today, slot, state: 'done' as const, applicationId: application },
           })),
         ],
         `${this.about.name()} is in the log.`,

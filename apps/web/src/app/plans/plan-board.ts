@@ -110,7 +110,8 @@ export class PlanBoard {
     const when = slotWord(date, slot, this.garden.today());
     const word = { proposed: 'proposed for', done: 'done', 'under-way': 'under way', planned: 'planned for' }[state] ?? state;
     const what = plan.interventions.map((id) => this.#library.interventionName(id)).join(' or ');
-    return `${what}, round ${ordinal}, ${word} ${when}`;
+    const plant = this.#library.hostName(this.garden.planting(plan.plantingId)?.host ?? '');
+    return `${what}, round ${ordinal}, ${word} ${when}, on ${plant}`;
   }
 
   /** How long the place stays shut, and the crop is left, after a round. */

@@ -151,6 +151,39 @@ test('nobody’s day is longer than it is: work goes to whoever has the time, an
   ]);
 });
 
+test('one tank is one person’s where the hours allow it, and who was told does it', () => {
+  const people = [
+    { id: 'wren', minutesPerDay: 60 },
+    { id: 'ash', minutesPerDay: 60 },
+  ];
+  const of = (minutes: number) => ({ products: [product('soap', { minutes })], latest: day(0), only: 'morning' as const });
+  const whoDoes = (rounds: Parameters<typeof plan>[0]) => plan(rounds, { rules: { people } }).schedule.map(({ person }) => person);
+  const together = whoDoes([
+    { case: 'a', ...of(20) },
+    { case: 'b', ...of(20) },
+    { case: 'c', products: [product('oil', { minutes: 30 })], latest: day(0), only: 'morning' },
+  ]);
+  expect(together[0]).toBe(together[1]);
+  // Too long for one: then each of the two has a part.
+  expect(
+    new Set(
+      whoDoes([
+        { case: 'a', ...of(40) },
+        { case: 'b', ...of(40) },
+      ]),
+    ).size,
+  ).toBe(2);
+  const expected = { date: day(0), slot: 'morning' as const, moveLoss: 1, person: 'ash' };
+  expect(
+    whoDoes([
+      { case: 'a', ...of(20) },
+      { case: 'b', ...of(20), expected },
+    ]),
+  ).toEqual(['ash', 'ash']);
+  // Who is no longer here can't be told.
+  expect(whoDoes([{ case: 'a', ...of(20), expected: { ...expected, person: 'tam' } }])[0]).toMatch(/wren|ash/);
+});
+
 test('one pack for several, one season for all of a kind, days between what may not meet, and days that a label forbids', () => {
   const both = (change: Partial<PlanProduct>, rules: Partial<PlanQuestion['rules']> = {}) =>
     plan(

@@ -49,8 +49,9 @@ export interface PlanRound {
   readonly only?: HalfDay | undefined;
   /** who has to do it */
   readonly person?: string | undefined;
-  /** where people expect it: to do it elsewhere costs so much more */
-  readonly expected?: { readonly date: string; readonly slot: HalfDay; readonly moveLoss: number } | undefined;
+  /** where people expect it: to do it elsewhere costs so much more; and who was told to do it */
+  readonly expected?:
+    { readonly date: string; readonly slot: HalfDay; readonly moveLoss: number; readonly person?: string | undefined } | undefined;
 }
 
 export type HalfDay = 'morning' | 'evening';

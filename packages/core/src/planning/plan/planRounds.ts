@@ -7,7 +7,7 @@ import { Placings } from './placings.js';
 import type { Placing } from './placing.js';
 import type { HalfDay, PlanLine, PlanQuestion, PlanRound } from './planQuestion.js';
 import { OpenPlan } from './solvePlan.js';
-import { shareOut, WorkDays, workOf } from './workDays.js';
+import { peopleFor } from './peopleFor.js';
 
 /** Another half-day for a round: what the whole plan would lose more, with the others moved as is best, or the lines that it breaks. */
 export interface PlanMove {
@@ -117,18 +117,6 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
   } finally {
     plan.close();
   }
-}
-
-/** Who does each placed round. */
-function peopleFor(question: PlanQuestion, placed: readonly Placing[]): Map<Placing, { person: string }> {
-  const workDays = new WorkDays(question);
-  return new Map(
-    [...new Set(placed.map(({ day }) => day))].flatMap((day) => {
-      const together = placed.filter((one) => one.day === day);
-      const doneBy = shareOut(workOf(question, together), workDays.handsOn(day) ?? []);
-      return together.flatMap((placing, i) => (doneBy ? [[placing, { person: doneBy[i]! }] as const] : []));
-    }),
-  );
 }
 
 const linesOf = (conflicts: readonly PlanConflict[]) => [...new Set(conflicts.flatMap(({ lines }) => lines))];

@@ -15,6 +15,8 @@ export interface KnownRound {
   readonly slot: HalfDay;
   /** id of the way that was chosen */
   readonly way: string;
+  /** who was told to do it */
+  readonly person?: string | undefined;
   /** it stays where it is */
   readonly held: boolean;
 }
@@ -95,7 +97,11 @@ function roundsOf(plan: PlanToPlace, today: string, days: number, minutePrice: n
       dropLoss: dailyLoss * days + value + dearest,
       ...(plan.flowers && { flowers: plan.flowers }),
       products: isHeld && heldBy.length > 0 ? heldBy : products,
-      ...(stored && !isHeld && stored.date >= today && { expected: { date: stored.date, slot: stored.slot, moveLoss: value * moveShare } }),
+      ...(stored &&
+        !isHeld &&
+        stored.date >= today && {
+          expected: { date: stored.date, slot: stored.slot, moveLoss: value * moveShare, ...(stored.person && { person: stored.person }) },
+        }),
     };
   });
 }
