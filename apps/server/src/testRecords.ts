@@ -46,10 +46,31 @@ export const sickness = (plantingId: string): Written<'cases'> => ({
   stage: null,
   hidden: null,
   helpersSeen: false,
+  stance: null,
+  schools: [],
   photos: [],
   diagnoses: [{ on: '2026-07-10', conditions: ['late-blight'], why: '' }],
   closedOn: null,
   outcome: null,
+  note: '',
+});
+
+export const sprayer: Written<'sprayers'> = {
+  name: 'Back sprayer',
+  holdsL: 12,
+  newFlowLPerMin: 0.8,
+  calibrations: [{ on: '2026-04-11', litres: 1.84, seconds: 120, metres: 40, widthM: 1.2, plants: null }],
+  endedOn: null,
+};
+
+export const testSpray = (plantingId: string): Written<'testSprays'> => ({
+  plantingId,
+  caseId: null,
+  intervention: 'copper',
+  productId: null,
+  sprayedOn: '2026-07-10',
+  lookOn: '2026-07-12',
+  outcome: 'waiting',
   note: '',
 });
 

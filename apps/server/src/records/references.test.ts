@@ -17,6 +17,7 @@ import {
   sickness,
   stockMove,
   stop,
+  testSpray,
   trap,
   trapCatch,
   treatmentPlan,
@@ -74,6 +75,8 @@ test.each<[string, Subject, () => object, string]>([
   ['a label card of no product', 'labelCards', () => labelCard(nowhere), 'productId'],
   ['a plan for no planting', 'treatmentPlans', () => treatmentPlan(nowhere), 'plantingId'],
   ['a round of no plan', 'plannedApplications', () => plannedApplication(nowhere), 'planId'],
+  ['a test on the leaves of no planting', 'testSprays', () => testSpray(nowhere), 'plantingId'],
+  ['a test from a pack that is not there', 'testSprays', () => ({ ...testSpray(plant), productId: nowhere }), 'productId'],
   ['a change of stock of no product', 'stockMoves', () => stockMove(nowhere), 'productId'],
   ['an application of no product', 'applications', () => ({ ...application(plant), productId: nowhere }), 'productId'],
   ['a prevention task in no place', 'preventionTasks', () => preventionTask(nowhere), 'placeId'],
@@ -91,6 +94,7 @@ test.each<[string, Subject, () => object, string]>([
   ['an ingredient on the shelf', 'products', () => ({ ...product, intervention: 'moonlight' }), 'intervention'],
   ['a task', 'preventionTasks', () => ({ ...preventionTask(place), task: 'dusting' }), 'task'],
   ['a trouble with a level', 'thresholds', () => ({ ...ownThreshold, condition: 'gremlins' }), 'condition'],
+  ['a test of it', 'testSprays', () => ({ ...testSpray(plant), intervention: 'holy-water' }), 'intervention'],
   ['a treatment', 'applications', () => ({ ...application(plant), intervention: 'holy-water' }), 'intervention'],
 ])('%s that the library does not know is refused by name', async (_, subject, value, field) => {
   const { status, path, message } = await refusal(subject, value());

@@ -1,6 +1,6 @@
 import type { Subject } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { application, bed, decision, fresh, planting, settings, sickness } from '../testRecords';
+import { application, bed, decision, fresh, planting, settings, sprayer, testSpray, sickness } from '../testRecords';
 import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
@@ -58,6 +58,33 @@ describe('a decision', () => {
     const unknown = await garden.add('cases', { ...sickness(plant), diagnoses: [] });
     expect(await refused(put('decisions', decision(unknown)))).toMatch(/422.*no-diagnosis/);
     expect(await refused(put('decisions', { ...decision(sick), intervention: 'earwig-pots' }))).toMatch(/400.*no-effect/);
+  });
+
+  test('goes by the stance and the views of the case before those of the garden', async () => {
+    const plant = await garden.add('plantings', planting(place));
+    const byHand = await garden.add('cases', { ...sickness(plant), stance: 'hands' });
+    expect(await refused(put('decisions', decision(byHand)))).toMatch(/422.*stance/);
+    const schools = [{ question: 'blight-tubers', view: 'Leave them' }];
+    const leave = await garden.add('cases', { ...sickness(plant), schools });
+    expect(await refused(put('decisions', { ...decision(leave), intervention: 'cut-haulm' }))).toMatch(/422.*school/);
+    await change({ schools });
+    const other = await garden.add('cases', sickness(plant));
+    expect(await refused(put('decisions', { ...decision(other), intervention: 'cut-haulm' }))).toMatch(/422.*school/);
+    await change({});
+    expect(await put('decisions', { ...decision(other), intervention: 'cut-haulm' })).toMatchObject({
+      verdict: expect.any(String) as string,
+    });
+  });
+
+  test('for what marked the test leaves is refused, and bears that a test is waited for', async () => {
+    const plant = await garden.add('plantings', planting(place));
+    const sick = await garden.add('cases', sickness(plant));
+    const id = randomUUID();
+    const test = await put<{ version: number }>('testSprays', testSpray(plant), id);
+    const waits = await put<{ reasons: { code: string }[] }>('decisions', decision(sick));
+    expect(waits.reasons.map(({ code }) => code)).toContain('test-waits');
+    await put('testSprays', { ...testSpray(plant), outcome: 'marked' }, id, test.version);
+    expect(await refused(put('decisions', decision(sick)))).toMatch(/422.*test-marked/);
   });
 
   test('behind a suspect that must be reported nothing is decided', async () => {
@@ -147,4 +174,24 @@ describe('an application', () => {
     expect(stored).toMatchObject({ measured: { temperatureC: 30, humidityPercent: 60, rainMm: 0, windKmh: 4 } });
     expect(stored.brokenLines.map(({ line }) => line)).toEqual(['temperature']);
   });
+});
+
+describe('a sprayer', () => {
+  test('is kept with what was measured of it', async () => {
+    expect(await put('sprayers', sprayer)).toMatchObject({ ...sprayer, version: 1 });
+  });
+
+  test.each<[string, object, RegExp]>([
+    ['how far without how wide', { metres: 40, widthM: null }, /400.*how far and how wide/],
+    ['nothing that it went over', { seconds: null, metres: null, widthM: null }, /400.*say how long/],
+    ['no water', { litres: 0 }, /400/],
+  ])('measured with %s is refused', async (_, wrong, words) => {
+    const calibrations = [{ ...sprayer.calibrations[0]!, ...wrong }];
+    expect(await refused(put('sprayers', { ...sprayer, calibrations }))).toMatch(words);
+  });
+});
+
+test('test leaves are looked at after they were sprayed', async () => {
+  const plant = await garden.add('plantings', planting(place));
+  expect(await refused(put('testSprays', { ...testSpray(plant), lookOn: '2026-07-10' }))).toMatch(/400.*a day after/);
 });

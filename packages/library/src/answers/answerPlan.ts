@@ -1,6 +1,6 @@
 import type { CalculationAnswer, CalculationRequest } from '@field-nurse/contract';
 import { planRounds } from '@field-nurse/core/planning';
-import type { MilpSolver, PlanWhy } from '@field-nurse/core/planning';
+import type { MilpSolver, PlanMove, PlanWhy } from '@field-nurse/core/planning';
 import { planLineText } from './planLineText.js';
 
 /** What a plan is solved with, and when there is no more time. */
@@ -8,6 +8,8 @@ export interface PlanMeans {
   readonly solver: MilpSolver;
   /** milliseconds since any moment */
   readonly clock: () => number;
+  /** is told of each half-day of a move as it is reckoned, and of how many there are */
+  readonly told?: (move: CalculationAnswer<'plan'>['moves'][number], of: number) => void;
 }
 
 // Half of what a calculation may take is for the plan, and most of the rest for what moves cost.
@@ -15,14 +17,23 @@ const planSeconds = 2.2;
 const allSeconds = 3.8;
 
 /** Place the rounds of a plan where all together lose least. */
-export function answerPlan({ movesFor, ...question }: CalculationRequest<'plan'>, { solver, clock }: PlanMeans): CalculationAnswer<'plan'> {
-  const plan = planRounds(question, solver, { seconds: planSeconds, allSeconds, clock, movesFor });
-  const told = (codes: PlanWhy) => codes.map((code) => ({ code, text: planLineText[code] }));
+export function answerPlan(
+  { movesFor, ...question }: CalculationRequest<'plan'>,
+  { solver, clock, told }: PlanMeans,
+): CalculationAnswer<'plan'> {
+  const plan = planRounds(question, solver, {
+    seconds: planSeconds,
+    allSeconds,
+    clock,
+    movesFor,
+    told: told && ((move, of) => told(copyOf(move), of)),
+  });
+  const inWords = (codes: PlanWhy) => codes.map((code) => ({ code, text: planLineText[code] }));
   return {
     ...plan,
-    schedule: plan.schedule.map((one) => ({ ...one, why: told(one.why) })),
-    notPlaced: plan.notPlaced.map((one) => ({ ...one, why: told(one.why) })),
-    moves: plan.moves.map(({ lines, ...one }) => ({ ...one, ...(lines && { lines: [...lines] }) })),
+    schedule: plan.schedule.map((one) => ({ ...one, why: inWords(one.why) })),
+    notPlaced: plan.notPlaced.map((one) => ({ ...one, why: inWords(one.why) })),
+    moves: plan.moves.map(copyOf),
     conflicts: plan.conflicts.map(({ round, rounds, lines }) => ({
       round,
       rounds: [...rounds],
@@ -31,3 +42,5 @@ export function answerPlan({ movesFor, ...question }: CalculationRequest<'plan'>
     })),
   };
 }
+
+const copyOf = ({ lines, ...one }: PlanMove) => ({ ...one, ...(lines && { lines: [...lines] }) });

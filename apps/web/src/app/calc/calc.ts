@@ -41,9 +41,6 @@ export class Calc {
     await this.#library.whole();
     return (await this.#worker()).planGarden(garden);
   };
-  /** @throws Error with the words of a refusal */
-  plan = async (request: CalculationRequest<'plan'>): Promise<CalculationAnswer<'plan'>> =>
-    answerOf<'plan'>(await (await this.#worker()).plan(request));
   mix = (request: CalculationRequest<'mix'>) => this.#answer('mix', request);
   progress = (request: CalculationRequest<'progress'>) => this.#answer('progress', request);
   sample = (request: CalculationRequest<'sample'>) => this.#answer('sample', request);

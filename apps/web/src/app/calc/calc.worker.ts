@@ -6,7 +6,6 @@ import { expose } from 'comlink';
 import type { Planting } from '../gardens/plantings-now';
 import { planGarden } from './plan-garden';
 import type { GardenToPlan } from './plan-garden';
-import { planMeans } from './plan-means';
 import { readWeatherFile } from './read-weather-file';
 
 /** A host in a kind of place, in a month: what a round looks for there. */
@@ -26,7 +25,6 @@ const worker = {
     library = index;
   },
   calculate: <N extends CalculationName>(name: N, request: CalculationRequest<N>) => calculate(library!, name, request),
-  plan: async (request: CalculationRequest<'plan'>) => calculate(library!, 'plan', request, await planMeans()),
   planGarden: (garden: GardenToPlan) => planGarden(library!, garden),
   readWords: (text: string, host: string) => readWords(library!, text, hostOf(host)),
   readWeatherFile,

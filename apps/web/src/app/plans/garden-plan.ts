@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, resource, signal } from '@angular/core';
+import { computed, DestroyRef, inject, Injectable, resource, signal } from '@angular/core';
 import type { PlannedApplication, PlanResult, TreatmentPlan } from '@field-nurse/contract';
 import { changesOfPlan, roundId } from '@field-nurse/core/planning';
 import type { PlanChange, RoundInSlot } from '@field-nurse/core/planning';
@@ -6,6 +6,7 @@ import { dayAt } from '@field-nurse/core/timing';
 import { deepEqual } from 'fast-equals';
 import { Calc } from '../calc/calc';
 import { wayId } from '../calc/plan-garden';
+import { Planner } from '../calc/planner';
 import type { GardenPlanQuestion, WayTold } from '../calc/plan-garden';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -31,7 +32,19 @@ export class GardenPlan {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
   readonly #weather = inject(GardenWeather);
+  // What a move costs is asked and given up at every step of the keys; the plan itself goes on meanwhile.
+  readonly #planner = new Planner();
+  readonly #mover = new Planner();
+  readonly #told = signal<PlanResult['moves']>([]);
+  readonly #toldOf = signal(0);
   readonly #key = () => this.#garden.summary().id;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.#planner.close();
+      this.#mover.close();
+    });
+  }
 
   readonly plans = this.#garden.openPlans;
 
@@ -64,7 +77,7 @@ export class GardenPlan {
   readonly question = keepLatest<GardenPlanQuestion>(this.#key, () => (this.#question.hasValue() ? this.#question.value() : undefined));
   readonly #answer = resource({
     params: () => this.question()?.question,
-    loader: ({ params }) => this.#calc.plan({ ...params, movesFor: [] }),
+    loader: ({ params, abortSignal }) => this.#planner.plan({ ...params, movesFor: [] }, abortSignal),
   });
   readonly answer = keepLatest<PlanResult>(this.#key, () => (this.#answer.hasValue() ? this.#answer.value() : undefined));
   readonly isWorking = computed(() => this.#question.isLoading() || this.#answer.isLoading());
@@ -77,15 +90,21 @@ export class GardenPlan {
       const [round, question] = [this.chosen(), this.question()?.question];
       return round && question?.rounds.some(({ id }) => id === round) ? { round, garden: this.#asked() } : undefined;
     },
-    loader: async ({ params: { round, garden } }) => {
+    loader: async ({ params: { round, garden }, abortSignal }) => {
+      this.#told.set([]);
       // Wherever it was put by hand: what it costs elsewhere is asked as if it were free.
       const planned = garden.planned.map((one) => (roundId(one.planId, one.ordinal) === round ? { ...one, held: false } : one));
       const { question } = await this.#calc.planGarden({ ...garden, planned });
-      return this.#calc.plan({ ...question, movesFor: [round] });
+      return this.#mover.plan({ ...question, movesFor: [round] }, abortSignal, (move, of) => {
+        this.#told.update((all) => [...all, move]);
+        this.#toldOf.set(of);
+      });
     },
   });
   /** what every other half-day would cost for the chosen round, or which lines it breaks */
-  readonly moves = computed(() => (this.#moves.hasValue() ? (this.#moves.value()?.moves ?? []) : []));
+  readonly moves = computed(() => (this.#moves.hasValue() ? (this.#moves.value()?.moves ?? []) : this.isReckoning() ? this.#told() : []));
+  /** how many half-days are reckoned so far, of how many */
+  readonly progress = computed(() => ({ done: this.#told().length, of: this.#toldOf() }));
   readonly isReckoning = computed(() => this.#moves.isLoading());
 
   readonly changes = computed<readonly PlanChange[]>(() => {

@@ -65,7 +65,9 @@ const offered = 5;
           }
           <h3>When else, and what it costs</h3>
           @if (plan.isReckoning()) {
-            <p class="fn-small" role="status">Reckoning …</p>
+            <p class="fn-small" role="status">
+              Reckoning{{ plan.progress().of > 0 ? ': ' + plan.progress().done + ' of ' + plan.progress().of : '' }} …
+            </p>
           }
           <ul>
             @for (one of others(); track one.when) {

@@ -56,6 +56,8 @@ export interface PlanEffort {
   readonly clock: () => number;
   /** rounds of which the moves are wanted; all of them */
   readonly movesFor?: readonly string[] | undefined;
+  /** is told of each half-day of a move as it is reckoned, the nearest first, and of how many there are */
+  readonly told?: ((move: PlanMove, of: number) => void) | undefined;
 }
 
 // One move alone is reckoned so long at most.
@@ -71,7 +73,11 @@ const sameLoss = 1e-6;
  *
  * @throws RangeError if a round follows one that is not there, itself, or in a circle
  */
-export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds, allSeconds, clock, movesFor }: PlanEffort): PlanAnswer {
+export function planRounds(
+  question: PlanQuestion,
+  solver: MilpSolver,
+  { seconds, allSeconds, clock, movesFor, told }: PlanEffort,
+): PlanAnswer {
   requireOrder(question);
   const forSoLong: Timer = (long) => {
     const end = clock() + 1000 * long;
@@ -96,7 +102,9 @@ export function planRounds(question: PlanQuestion, solver: MilpSolver, { seconds
       return { round: rounds[r]!.id, conflicts: own ?? [], why: own && own.length > 0 ? linesOf(own) : [unhindered] };
     });
     const moves = placed.flatMap((placing) =>
-      movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, time),
+      movesFor && !movesFor.includes(rounds[placing.round]!.id)
+        ? []
+        : movesOf(question, plan, placing, found.objective, solver, time, told),
     );
     return {
       schedule: placed.map((placing) => ({
@@ -157,23 +165,29 @@ function movesOf(
   objective: number,
   solver: MilpSolver,
   { isOver, forSoLong }: TimeLeft,
+  told: PlanEffort['told'],
 ): PlanMove[] {
   const round = question.rounds[placing.round]!;
   // The nearest first: where time runs out, it is the far ones that are not reckoned.
   const nearest = halfDaysOf(question).sort((a, b) => Math.abs(slotOf(a) - slotOf(placing)) - Math.abs(slotOf(b) - slotOf(placing)));
-  const moves = nearest.flatMap((at): PlanMove[] => {
-    if (slotOf(at) === slotOf(placing)) return [];
+  const others = nearest.filter((at) => slotOf(at) !== slotOf(placing));
+  const reckoned = (at: HalfDayOf): PlanMove => {
     const move = { round: round.id, ...whenOf(question, at) };
     const broken = ownLines(plan, round, at);
-    if (broken.length > 0) return [{ ...move, lines: broken }];
-    if (isOver()) return [{ ...move, unknown: true }];
+    if (broken.length > 0) return { ...move, lines: broken };
+    if (isOver()) return { ...move, unknown: true };
     const may = (one: Placing) => one.round !== placing.round || slotOf(one) === slotOf(at);
     const outcome = plan.best(forSoLong(movesSeconds), { may, mustPlace: placing.round });
     if (outcome.status === 'infeasible')
-      return [{ ...move, lines: linesAgainst(question, placing.round, at, solver, { isOver, forSoLong }) }];
-    if (outcome.status !== 'optimal') return [{ ...move, unknown: true }];
+      return { ...move, lines: linesAgainst(question, placing.round, at, solver, { isOver, forSoLong }) };
+    if (outcome.status !== 'optimal') return { ...move, unknown: true };
     const product = outcome.placed.find((one) => one.round === placing.round)!.product.id;
-    return [{ ...move, extraLoss: Math.max(0, outcome.objective - objective), product }];
+    return { ...move, extraLoss: Math.max(0, outcome.objective - objective), product };
+  };
+  const moves = others.map((at) => {
+    const move = reckoned(at);
+    told?.(move, others.length);
+    return move;
   });
   return moves.sort((a, b) => a.date.localeCompare(b.date) || b.slot.localeCompare(a.slot));
 }

@@ -1,0 +1,47 @@
+import type { CalculationAnswer, CalculationRequest } from '@field-nurse/contract';
+import type { Remote } from 'comlink';
+import { proxy, wrap } from 'comlink';
+import { createPlanWorker } from './calc-worker-factory';
+import type { PlanMove, PlanWorker } from './plan.worker';
+
+/** What is told on the way: a half-day that was reckoned, of so many. */
+export type PlanTold = (move: PlanMove, of: number) => void;
+
+/** A planner in a worker of its own, one plan at a time: what is not wanted any more is stopped at once, however deep it is in its search. */
+export class Planner {
+  #worker: Worker | undefined;
+  #remote: Remote<PlanWorker> | undefined;
+
+  /**
+   * @param signal - stops it; then it never answers
+   * @throws Error with the words of a refusal
+   */
+  async plan(
+    request: CalculationRequest<'plan'>,
+    signal: AbortSignal,
+    told: PlanTold = () => undefined,
+  ): Promise<CalculationAnswer<'plan'>> {
+    signal.throwIfAborted();
+    this.#worker ??= createPlanWorker();
+    this.#remote ??= wrap<PlanWorker>(this.#worker);
+    const stopped = new Promise<never>((_, reject) =>
+      signal.addEventListener('abort', () => {
+        this.close();
+        reject(signal.reason as Error);
+      }),
+    );
+    const answer = this.#remote.plan(
+      request,
+      proxy((move: PlanMove, of: number) => {
+        if (!signal.aborted) told(move, of);
+      }),
+    );
+    return Promise.race([answer, stopped]);
+  }
+
+  /** Stop whatever it is at. The next plan begins a new worker. */
+  close(): void {
+    this.#worker?.terminate();
+    this.#worker = this.#remote = undefined;
+  }
+}
