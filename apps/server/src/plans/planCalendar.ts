@@ -19,10 +19,11 @@ interface CalendarOf {
 
 /** What is planned in a garden as a calendar (RFC 5545): an event for each round that is still to be done. */
 export async function planCalendar(db: Db, library: Library, garden: CalendarOf): Promise<string> {
-  const [plans, planned, plantings, places, products] = await Promise.all([
+  const [plans, planned, plantings, cases, places, products] = await Promise.all([
     recordsOf(db, 'treatmentPlans', garden.id),
     recordsOf(db, 'plannedApplications', garden.id),
     recordsOf(db, 'plantings', garden.id),
+    recordsOf(db, 'cases', garden.id),
     recordsOf(db, 'places', garden.id),
     recordsOf(db, 'products', garden.id),
   ]);
@@ -30,6 +31,9 @@ export async function planCalendar(db: Db, library: Library, garden: CalendarOf)
     const plan = plans.find(({ id }) => id === round.planId);
     if (!plan || plan.endedOn || (round.state !== 'planned' && round.state !== 'under-way')) return [];
     const planting = plantings.find(({ id }) => id === plan.plantingId);
+    // What is over has no more rounds, though nobody took them out.
+    const isOver = cases.find(({ id }) => id === plan.caseId)?.closedOn ?? planting?.events.some(({ kind }) => kind === 'ended');
+    if (isOver) return [];
     const host = library.hosts.find(({ id }) => id === planting?.host)?.name ?? '';
     const what =
       products.find(({ id }) => id === round.productId)?.name ?? library.interventions.find(({ id }) => id === round.intervention)?.name;

@@ -68,7 +68,7 @@ export function planGarden(library: Library, garden: GardenToPlan): GardenPlanQu
   const hour = Number(clock.slice(0, 2));
   const start = hour >= nightHour ? addDays(today, 1) : today;
   const cards = new Map(library.interventions.map((one) => [one.id, one]));
-  const seen = keptApart(garden.plans.flatMap((plan) => planSeen(plan, garden, library, cards, start) ?? []));
+  const seen = keptApart(inOrder(garden.plans.flatMap((plan) => planSeen(plan, garden, library, cards, start) ?? [])));
   const season = seasonOf(today, garden.seasonStart).from;
   const people = garden.workTimes.filter(({ endedOn }) => !endedOn);
   return {
@@ -264,6 +264,19 @@ function efficacyOf({ id }: Intervention, { against }: TreatmentPlan, library: L
   const middles = effects.map(({ efficacy }) => (efficacy[0] + efficacy[1]) / 200);
   return Math.max(0, ...middles);
 }
+
+// What is cut away is not sprayed: of one case the cutting comes first.
+const comesFirst = ['remove', 'clean', 'cut'];
+
+/** Plans of a case in the order of their work: sprays follow what is cut. */
+const inOrder = (seen: readonly PlanSeen[]): PlanSeen[] =>
+  seen.map((one) => {
+    const isSpray = one.ways[0]?.card.order === 'spray';
+    const before = seen.find(
+      ({ plan, ways }) => plan.caseId !== null && plan.caseId === one.plan.caseId && comesFirst.includes(ways[0]?.card.order ?? ''),
+    );
+    return isSpray && before ? { ...one, toPlace: { ...one.toPlace, follows: before.plan.id } } : one;
+  });
 
 /** Every way with the days that the labels ask for between it and the others on the same planting: its own interval, and what may not meet. */
 const keptApart = (seen: readonly PlanSeen[]): PlanSeen[] =>

@@ -13,6 +13,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { plantWord, rateWord, targetWord } from '../shelf/card-words';
+import { keepLatest } from '../shared/keep-latest';
 import { amountWord, fromField, inGardenUnits, measures, toField, unitWord } from '../shared/units';
 import { advice, protectWords } from '../shared/words';
 import { afterMix } from './after-mix';
@@ -124,7 +125,16 @@ export class BenchPage {
     loader: ({ params }) => Promise.all(params.map((question) => this.#calc.mix(question))),
   });
   protected readonly refused = computed(() => (this.#questions() ? this.#answers.error()?.message : undefined));
-  protected readonly mixes = computed(() => (this.#questions() && this.#answers.hasValue() ? this.#answers.value() : undefined));
+  readonly #kept = keepLatest(
+    // Of another pack or on other terms no older sum is shown, not even for a moment.
+    () =>
+      [
+        this.sum().way,
+        ...this.products().map(({ packId, intervention, rate }) => [packId, intervention, rate.unit, rate.perUnit].join()),
+      ].join(' '),
+    () => (this.#answers.hasValue() ? this.#answers.value() : undefined),
+  );
+  protected readonly mixes = computed(() => (this.#questions() && !this.#answers.error() ? this.#kept() : undefined));
   /** each product with its sum, in the order in which they go into the water */
   protected readonly sums = computed(() => {
     const mixes = this.mixes();

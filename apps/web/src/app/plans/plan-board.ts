@@ -4,12 +4,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../library/planting-title';
+import { nextAssessmentOn } from '@field-nurse/core/recovery';
 import { addDays } from '@field-nurse/core/timing';
 import { BoardScale } from './board';
 import type { HalfDayAt } from './board';
 import { GardenPlan } from './garden-plan';
 import type { RoundRow } from './garden-plan';
-import { slotWord, weekdayName } from '../shared/days';
+import { dayWord, slotWord, weekdayName } from '../shared/days';
 import { costWord, linesWord } from './plan-words';
 
 /** A round that was dropped or stepped somewhere. */
@@ -69,6 +70,7 @@ export class PlanBoard {
         .filter((row) => row.plan.id === plan.id)
         .flatMap((row) => this.#mark(row)),
       bands: this.#bands(plan.plantingId),
+      look: this.#look(plan.caseId),
     })),
   );
   /** what every half-day would cost for the round that is looked at */
@@ -124,6 +126,13 @@ export class PlanBoard {
       { kind: 'harvest', left: from, width: until(way.preHarvestDays) - from },
       { kind: 'shut', left: from, width: until(way.reEntryHours / 24) - from },
     ].filter(({ width }) => width > 0);
+  }
+
+  /** When the case is looked at next, where that is on the board. */
+  #look(caseId: string | null) {
+    const on = caseId && nextAssessmentOn(this.garden.assessmentsOf(caseId), this.garden.decisionsOf(caseId));
+    const at = on ? this.scale().at({ date: on, slot: 'morning' }) : -1;
+    return at >= 0 && at <= 1 ? { at, word: `Look on ${dayWord(on!, this.garden.today())}` } : undefined;
   }
 
   /** Harvests and flowering of the planting. */

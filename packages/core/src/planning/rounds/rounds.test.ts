@@ -58,6 +58,24 @@ test('a round that was put somewhere by hand, or is under way, stays; one whose 
   expect(free!.expected!.moveLoss).toBeCloseTo(0.3);
 });
 
+test('sprays follow what is cut of the same case, until something of it is done', () => {
+  const cut = plan({ id: 'cut', rounds: 1 });
+  const spray = plan({ id: 'spray', follows: 'cut' });
+  const afterOf = (plans: Parameters<typeof roundsToPlace>[0]) =>
+    Object.fromEntries(roundsToPlace(plans, today, 28).map(({ id, after }) => [id, after?.round]));
+  expect(afterOf([cut, spray])).toMatchObject({ 'spray 1': 'cut 1', 'spray 2': 'spray 1' });
+  const done = { ordinal: 1, state: 'done' as const, date: today, slot: 'morning' as const, way: 'soap', held: false };
+  expect(afterOf([{ ...cut, known: [done] }, spray])['spray 1']).toBeUndefined();
+  expect(afterOf([cut, { ...spray, known: [done] }])['spray 2']).toBeUndefined();
+  expect(afterOf([spray])['spray 1']).toBeUndefined();
+});
+
+test('what was decided is left out only where it can’t be: that loses more than doing it last, and dearly', () => {
+  const [round] = roundsToPlace([plan({ ways: [{ ...soap, cost: 90, minutes: 30 }] })], today, 28, 0.2);
+  const worst = round!.dailyLoss * 27 + (1 - soap.efficacy) * round!.value + 90 + 30 * 0.2;
+  expect(round!.dropLoss).toBeGreaterThan(worst);
+});
+
 test('days that a label forbids are told in stretches', () => {
   const forbidden = new Set([0, 1, 4].map(day));
   const [first] = roundsToPlace([plan({ ways: [{ ...soap, forbiddenOn: (on) => (forbidden.has(on) ? ['interval'] : []) }] })], today, 28);

@@ -37,6 +37,8 @@ export interface PlanToPlace {
   readonly onset: Onset;
   readonly ways: readonly WayOfPlan[];
   readonly known: readonly KnownRound[];
+  /** id of a plan whose first open round comes before: what is cut away is not sprayed */
+  readonly follows?: string | undefined;
 }
 
 /** How fast a trouble comes on. */
@@ -65,14 +67,29 @@ export const roundId = (plan: string, ordinal: number): string => `${plan} ${ord
  * @param minutePrice - what a minute of work costs
  */
 export const roundsToPlace = (plans: readonly PlanToPlace[], today: string, days: number, minutePrice = 0): PlanRound[] =>
-  plans.flatMap((plan) => roundsOf(plan, today, days, minutePrice));
+  plans.flatMap((plan) =>
+    roundsOf(
+      plan,
+      plans.find(({ id }) => id === plan.follows),
+      today,
+      days,
+      minutePrice,
+    ),
+  );
 
-function roundsOf(plan: PlanToPlace, today: string, days: number, minutePrice: number): PlanRound[] {
+/** Ordinals of the rounds that are still to be done. */
+const openOf = ({ known, rounds }: PlanToPlace): number[] =>
+  Array.from({ length: rounds }, (_, i) => i + 1).filter(
+    (ordinal) => !['done', 'not-needed'].includes(known.find((one) => one.ordinal === ordinal)?.state ?? 'planned'),
+  );
+
+function roundsOf(plan: PlanToPlace, before: PlanToPlace | undefined, today: string, days: number, minutePrice: number): PlanRound[] {
   const { known, betweenDays } = plan;
   const products = plan.ways.map((way) => productOf(way, today, days));
   const of = (ordinal: number) => known.find((one) => one.ordinal === ordinal);
-  const isOpen = (ordinal: number) => !['done', 'not-needed'].includes(of(ordinal)?.state ?? 'planned');
-  const open = Array.from({ length: plan.rounds }, (_, i) => i + 1).filter(isOpen);
+  const open = openOf(plan);
+  // Once something of the plan is done, or of the one before nothing is open, the order is kept already.
+  const first = before && open.length === plan.rounds ? openOf(before)[0] : undefined;
   const lastDone = known
     .filter(({ state }) => state === 'done')
     .map(({ date }) => date)
@@ -92,6 +109,7 @@ function roundsOf(plan: PlanToPlace, today: string, days: number, minutePrice: n
       earliest: isHeld ? stored.date : latestOf([today, plan.startsOn, ...(lastDone && i === 0 ? [addDays(lastDone, betweenDays)] : [])]),
       ...(isHeld && { latest: stored.date, only: stored.slot }),
       ...(i > 0 && { after: { round: roundId(plan.id, open[i - 1]!), minDays: betweenDays } }),
+      ...(i === 0 && first !== undefined && !isHeld && { after: { round: roundId(before!.id, first), minDays: 0 } }),
       dailyLoss,
       value,
       dropLoss: dailyLoss * days + value + dearest,
