@@ -62,6 +62,22 @@ const gardenViews: readonly View[] = [
     },
     shows: heading('What its label allows'),
   },
+  {
+    name: 'Mix bench of the shed',
+    open: async (page) => {
+      await goTo(page, 'Shelf');
+      await page.getByRole('link', { name: 'Mix bench' }).click();
+    },
+    shows: heading('What is left over'),
+  },
+  {
+    name: 'Sprayers',
+    open: async (page) => {
+      await goTo(page, 'Shelf');
+      await page.getByRole('link', { name: 'Sprayers' }).click();
+    },
+    shows: heading('Back sprayer'),
+  },
   { name: 'Prevention', open: (page) => goTo(page, 'Prevention'), shows: heading('Tide bed') },
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },

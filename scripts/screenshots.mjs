@@ -32,12 +32,18 @@ const pictures = [
   },
   { name: 'case', cause: 'Soft scale' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
-  { name: 'mix-bench', cause: 'Leek and garlic rust', tab: '/mix/sulphur', fill: { 'Strength on your pack': '80' }, shows: 'At the bench' },
   { name: 'log', path: 'log' },
   { name: 'plan', path: 'plan', press: /^Copper hydroxide, round 1/, as: 'button', shows: 'When else, and what it costs' },
   { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
   { name: 'shelf', path: 'shelf' },
   { name: 'label-card', path: 'shelf', press: /Marshlight Sulphur 80/, shows: 'What its label allows' },
+  {
+    name: 'mix-bench',
+    path: 'shelf/mix',
+    choose: { 'Which pack': 'Marshlight Sulphur 80', 'Which sprayer': 'Back sprayer' },
+    fill: { 'Ground, m²': '180', 'In it now, l': '2' },
+    shows: 'In this order',
+  },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
   { name: 'weather', path: 'weather', look: 'dark' },
 ];
@@ -105,7 +111,11 @@ function drawLeaf() {
   return file;
 }
 
-async function show(page, garden, { path, cause, tab = '', press, as = 'link', shows, fill = {}, size = wide, look = 'light' }) {
+async function show(
+  page,
+  garden,
+  { path, cause, tab = '', press, as = 'link', shows, choose = {}, fill = {}, size = wide, look = 'light' },
+) {
   await page.setViewportSize(size);
   await page.evaluate((name) => localStorage.setItem('field-nurse-theme', name), look);
   await page.goto(`${garden}/${path ?? 'cases'}`);
@@ -118,6 +128,10 @@ async function show(page, garden, { path, cause, tab = '', press, as = 'link', s
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
+  for (const [field, option] of Object.entries(choose)) {
+    await page.getByLabel(field).click();
+    await page.getByRole('option', { name: option }).click();
+  }
   for (const [field, value] of Object.entries(fill)) await page.getByLabel(field).fill(value);
   // The worker answers after the page is there.
   if (shows) await page.getByText(shows).first().waitFor();

@@ -60,7 +60,7 @@ const daysShown = 7;
       <h2 id="hours">Who has time</h2>
       @for (one of people(); track one.id) {
         <div class="person">
-          <b>{{ one.person }}</b> <span class="fn-small">{{ one.minutesPerDay }} minutes a day</span>
+          <b>{{ one.person }}</b>&ngsp;<span class="fn-small">{{ one.minutesPerDay }} minutes a day</span>
           <div class="days">
             @for (day of one.days; track day.on) {
               <button
