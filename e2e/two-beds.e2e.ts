@@ -211,3 +211,18 @@ async function put(page: Page, path: string, record: object): Promise<string> {
   expect(answer.status()).toBe(422);
   return answer.text();
 }
+
+test('what came last year is planned before it comes', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look round a demo garden' }).click();
+  await page.waitForURL(/\/g\//);
+  await goTo(page, 'Plan');
+  const before = page.getByRole('region', { name: 'Before it comes' });
+  await expect(before).toContainText('Cabbage white caterpillars');
+  await expect(before).toContainText('First seen about 22 Jul in 2025');
+  await before.getByRole('button', { name: 'Plan: Cover with fine mesh' }).click();
+  await expect(page.getByText('Planned: Cover with fine mesh', { exact: false })).toBeVisible();
+  await expect(before).toBeHidden();
+  const proposed = page.getByRole('region', { name: 'What should change' });
+  await expect(proposed.getByRole('listitem').filter({ hasText: 'Cover with fine mesh' })).toContainText('Cabbage');
+});

@@ -133,6 +133,7 @@ async function show(
     await page.getByRole('option', { name: option }).click();
   }
   for (const [field, value] of Object.entries(fill)) await page.getByLabel(field).fill(value);
+  await page.evaluate(() => void (document.scrollingElement.scrollTop = 0));
   // The worker answers after the page is there.
   if (shows) await page.getByText(shows).first().waitFor();
   if (cause) await page.waitForFunction(() => !/Weighing the causes|Judging the options/.test(document.body.textContent ?? ''));

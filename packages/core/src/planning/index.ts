@@ -24,3 +24,7 @@ export type {
   PlanWhy,
   SlotWeather,
 } from './plan/index.js';
+
+// What earlier years say is coming
+export { comingSights } from './comingSights.js';
+export type { ComingSight } from './comingSights.js';

@@ -12,6 +12,7 @@ import type { HalfDayAt } from './board';
 import { GardenPlan } from './garden-plan';
 import { PlanBoard } from './plan-board';
 import type { MovedRound } from './plan-board';
+import { BeforeItComes } from './before-it-comes';
 import { linesWord, whyWord } from './plan-words';
 import { RoundPanel } from './round-panel';
 import { WorkTimes } from './work-times';
@@ -19,7 +20,7 @@ import { WorkTimes } from './work-times';
 /** The plan: all rounds of all cases in their half-days, what would change and why, and what can't be done. */
 @Component({
   selector: 'fn-plan-page',
-  imports: [RouterLink, MatButtonModule, PlanBoard, PlantingTitle, RoundPanel, WorkTimes],
+  imports: [RouterLink, BeforeItComes, MatButtonModule, PlanBoard, PlantingTitle, RoundPanel, WorkTimes],
   providers: [GardenPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './plan-page.scss',

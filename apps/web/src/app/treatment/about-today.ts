@@ -79,7 +79,7 @@ export type CaseFacts = Pick<Written<'cases'>, 'stage' | 'hidden' | 'helpersSeen
         </mat-select>
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Stance, for this case</mat-label>
+        <mat-label>Stance here</mat-label>
         <mat-select [value]="case().stance" (selectionChange)="changed.emit({ stance: $event.value })">
           <mat-option [value]="null">as the garden</mat-option>
           @for (one of stances; track one[0]) {
