@@ -4,7 +4,13 @@ import { calibrated } from './index';
 const run = { litres: 1.2, seconds: 60, metres: 20, widthM: 1.5, plants: null };
 
 test('flow, and litres on ground, from one run', () => {
-  expect(calibrated(run, null)).toEqual({ flowLPerMin: 1.2, litresPerM2: 0.04, litresPerPlant: null, wearPercent: null, nozzle: 'unknown' });
+  expect(calibrated(run, null)).toEqual({
+    flowLPerMin: 1.2,
+    litresPerM2: 0.04,
+    litresPerPlant: null,
+    wearPercent: null,
+    nozzle: 'unknown',
+  });
   expect(calibrated({ litres: 2, seconds: null, metres: null, widthM: null, plants: 40 }, 1).litresPerPlant).toBe(0.05);
 });
 

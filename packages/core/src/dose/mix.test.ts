@@ -43,6 +43,36 @@ test('water for plants follows from what one takes', () => {
   expect([water.amount, product]).toEqual([9, { amount: 27, unit: 'g' }]);
 });
 
+test('more made than is needed is left over; less is told', () => {
+  const treat = { plants: 90, coverage: { amount: 50, unit: 'ml', per: 'plant' } } as const;
+  expect(mixOf({ rate: perLitre, make: { amount: 5, unit: 'l' }, treat }).leftOver).toEqual({ amount: 0.5, unit: 'l' });
+  const { leftOver, alerts } = mixOf({ rate: perLitre, make: { amount: 3, unit: 'l' }, treat });
+  expect([leftOver, alerts.find(({ code }) => code === 'not-enough')?.text]).toEqual([null, 'That is enough for 66 % of it.']);
+});
+
+test('spoons hold a powder by its own density, and by none else', () => {
+  const rate = { amount: 4, unit: 'g', per: { amount: 1, unit: 'l' } } as const;
+  const make = { amount: 1, unit: 'l' } as const;
+  expect(mixOf({ rate, make, spoons: 'metric', density: 0.8 }).inSpoons).toEqual({ text: '1 teaspoon (5 ml)', errorPercent: 0 });
+  expect(mixOf({ rate, make, spoons: 'metric' }).inSpoons).toBeNull();
+});
+
+test.each([
+  ['more water than it needs', { amount: 6, unit: 'l', of: 'water' }, 'pour 1 l out'],
+  ['mix enough already', { amount: 5, unit: 'l', of: 'mix' }, 'nothing is mixed'],
+  ['a weight', { amount: 1, unit: 'kg', of: 'mix' }, 'given as a volume'],
+] as const)('%s in the sprayer: nothing is mixed, and why', (_, standing, words) => {
+  const answer = mixFor({ rate: perLitre, make: { amount: 5, unit: 'l' }, sprayer: { amount: 8, unit: 'l' }, standing });
+  expect('refused' in answer && answer.refused.text).toContain(words);
+});
+
+test('how it is put on decides the order of work', () => {
+  const codesOf = (way: MixQuestion['way']) => mixOf({ rate: perLitre, make: { amount: 5, unit: 'l' }, way }).steps.map(({ code }) => code);
+  expect(codesOf('drench')).toContain('wet-first');
+  expect(codesOf('slurry')).toContain('seed-label');
+  expect(codesOf(undefined)).toEqual(codesOf('spray'));
+});
+
 test.each([
   [
     {

@@ -87,12 +87,14 @@ function computeMix(question: MixQuestion): Mix {
   const unit = unitFor(measured, question);
   const limitRatio = question.labelMax ? inBase(question.labelMax).div(inBase(question.rate)) : undefined;
   const spoonsOf = spoonsFor(question, measured, limitRatio);
-  const fills = splitIntoFills(product, water, question.sprayer, question.standing).map((fill) => ({
-    water: fromBase(fill.water, 'l'),
-    pour: fromBase(fill.pour, 'l'),
-    product: fromBase(fill.product, unit),
-    inSpoons: spoonsOf(fill.product),
-  }));
+  const fills = splitIntoFills(product, water, dimensionOf(question.rate.unit) === 'share', question.sprayer, question.standing).map(
+    (fill) => ({
+      water: fromBase(fill.water, 'l'),
+      pour: fromBase(fill.pour, 'l'),
+      product: fromBase(fill.product, unit),
+      inSpoons: spoonsOf(fill.product),
+    }),
+  );
   return {
     product: fromBase(product, unit),
     water: fromBase(water, 'l'),
@@ -189,7 +191,12 @@ function spoonsFor({ rate, spoons, density }: MixQuestion, measured: 'volume' | 
   };
 }
 
-function alertsFor(question: MixQuestion, fills: readonly Fill[], measured: 'volume' | 'mass', needed: Fraction | undefined): Mix['alerts'] {
+function alertsFor(
+  question: MixQuestion,
+  fills: readonly Fill[],
+  measured: 'volume' | 'mass',
+  needed: Fraction | undefined,
+): Mix['alerts'] {
   const { spoons, density, make, standing, rate } = question;
   const alerts: { code: string; text: string }[] = [];
   const bySpoon = spoons && !isDepth(rate) && (measured === 'volume' || density !== undefined);

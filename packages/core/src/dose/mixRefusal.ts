@@ -30,5 +30,6 @@ const dimensionWords: Readonly<Partial<Record<Dimension, string>>> = {
  * @throws Refusal if the quantity measures something else
  */
 export function requireDimension(quantity: Quantity, wanted: 'volume' | 'mass' | 'area' | 'length', what: string): void {
-  if (dimensionOf(quantity.unit) !== wanted) refuse('units-differ', `${what} is given as ${dimensionWords[wanted]}, not in ${quantity.unit}.`);
+  if (dimensionOf(quantity.unit) !== wanted)
+    refuse('units-differ', `${what} is given as ${dimensionWords[wanted]}, not in ${quantity.unit}.`);
 }

@@ -67,11 +67,13 @@ const sums: Readonly<Record<string, fc.Arbitrary<Sum>>> = {
     product: (si(rate) * si(pot) * count) / si(per),
     water: 0,
   })),
-  'a drench of so much for the litre of compost': fc.tuple(product, volume, volume, volume, plants).map(([rate, per, pot, each, count]) => ({
-    question: { rate: { ...rate, per }, treat: { pot, plants: count, coverage: { ...each, per: 'l' } } },
-    product: ((si(rate) / si(per)) * (si(each) * si(pot) * count)),
-    water: si(each) * si(pot) * count,
-  })),
+  'a drench of so much for the litre of compost': fc
+    .tuple(product, volume, volume, volume, plants)
+    .map(([rate, per, pot, each, count]) => ({
+      question: { rate: { ...rate, per }, treat: { pot, plants: count, coverage: { ...each, per: 'l' } } },
+      product: (si(rate) / si(per)) * (si(each) * si(pot) * count),
+      water: si(each) * si(pot) * count,
+    })),
   percent: fc.tuple(fc.integer({ min: 1, max: 99 }), volume).map(([percent, make]) => ({
     question: { rate: { amount: percent, unit: 'percent' }, make },
     product: (si(make) * percent) / 100,
@@ -127,4 +129,14 @@ test('fills add up to the whole, with what stands in the sprayer', () => {
     }),
     { numRuns: 200, seed: 20_261_129 },
   );
+});
+
+test('a share of the mix takes up its room: no fill is more than the sprayer holds', () => {
+  const answer = mixFor({ rate: { amount: 20, unit: 'percent' }, make: { amount: 12, unit: 'l' }, sprayer: { amount: 5, unit: 'l' } });
+  if (!('mix' in answer)) throw new Error(answer.refused.text);
+  expect(answer.mix.fills.map(({ water, product: one }) => [water.amount, one.amount])).toEqual([
+    [4, 1000],
+    [4, 1000],
+    [1.6, 400],
+  ]);
 });

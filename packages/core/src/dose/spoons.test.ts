@@ -99,7 +99,7 @@ describe('a mix', () => {
 });
 
 test('the step of measuring again is only there for more fills than one', () => {
-  expect(mixSteps("spray", 1).map(({ code }) => code)).not.toContain('one-fill-at-a-time');
-  expect(mixSteps("spray", 2).map(({ code }) => code)).toContain('one-fill-at-a-time');
-  expect(mixSteps("spray", 1)[0]!.code).toBe('protect');
+  expect(mixSteps('spray', 1).map(({ code }) => code)).not.toContain('one-fill-at-a-time');
+  expect(mixSteps('spray', 2).map(({ code }) => code)).toContain('one-fill-at-a-time');
+  expect(mixSteps('spray', 1)[0]!.code).toBe('protect');
 });

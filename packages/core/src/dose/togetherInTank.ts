@@ -41,7 +41,9 @@ export const fillingOrder = <M extends Pick<TankMember, 'form'>>(members: readon
  * mode of action are one at twice the rate.
  */
 export function clashesInTank(members: readonly TankMember[]): Clash[] {
-  return members.flatMap((one, i) => members.slice(i + 1).flatMap((other) => clashOf(one, other) ?? clashOf(other, one) ?? alike(one, other) ?? []));
+  return members.flatMap((one, i) =>
+    members.slice(i + 1).flatMap((other) => clashOf(one, other) ?? clashOf(other, one) ?? alike(one, other) ?? []),
+  );
 }
 
 function clashOf(one: TankMember, other: TankMember): Clash | undefined {
