@@ -10,23 +10,18 @@ import { calibrated, clashesInTank, fillingOrder, ways } from '@field-nurse/core
 import type { Way } from '@field-nurse/core/dose';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
-import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
-import { plantWord, rateWord, targetWord } from '../shelf/card-words';
 import { keepLatest } from '../shared/keep-latest';
 import { amountWord, fromField, inGardenUnits, measures, toField, unitWord } from '../shared/units';
 import { advice, protectWords } from '../shared/words';
 import { afterMix } from './after-mix';
-import type { BenchProduct } from './bench-product';
-import { freshProduct, rateOfLine, typicalRate } from './bench-product';
+import { BenchProducts } from './bench-products';
 import type { BenchRate, BenchSum } from './bench-sum';
 import { benchUnits, freshSum, goesByNothing, isFilled, isWet, sumFaults, sumQuestion, treatedBy } from './bench-sum';
 import { clashWord, depthUnits, leftOverWords, mixByOf, mixByWords, perUnits, rateUnits, wayWords } from './bench-words';
 import { LimeTest } from './lime-test';
 import { MixFills } from './mix-fills';
 import { tankMember } from './tank-member';
-
-const mostProducts = 3;
 
 /** Any sum of the shed: whatever a label goes by, and however it is put on. */
 @Component({
@@ -49,7 +44,6 @@ const mostProducts = 3;
 })
 export class BenchPage {
   readonly #calc = inject(Calc);
-  readonly #library = inject(Library);
   protected readonly garden = inject(Garden);
   protected readonly advice = advice;
   protected readonly leftOverWords = leftOverWords;
@@ -65,58 +59,24 @@ export class BenchPage {
   protected readonly mixBys = mixByOf(this.#system).map((by) => ({ by, word: mixByWords[by] }));
 
   protected readonly sum = signal<BenchSum>(freshSum('spray', this.#system));
-  protected readonly products = signal<readonly BenchProduct[]>([freshProduct('spray', this.#system)]);
-  protected readonly mostProducts = mostProducts;
-
-  protected readonly packs = computed(() => this.garden.shelf());
+  protected readonly products = new BenchProducts();
+  protected readonly lines = this.products.lines;
   protected readonly sprayers = computed(() => this.garden.sprayers().filter(({ endedOn }) => !endedOn));
   /** the kept sprayer in hand; nothing for another one */
   protected readonly sprayerId = linkedSignal<string | null>(() => null);
-  protected readonly ingredients = computed(() =>
-    [...this.#library.interventions().values()]
-      .filter(({ sold, rate }) => sold || rate)
-      .map(({ id, name, names }) => ({ id, name, names })),
-  );
-
-  /** each product with what is known of it */
-  protected readonly lines = computed(() =>
-    this.products().map((product, i) => {
-      const pack = this.packs().find((one) => one.product.id === product.packId);
-      const entry = this.#library.interventions().get(pack?.product.intervention ?? product.intervention ?? '');
-      return {
-        ...product,
-        index: i,
-        pack,
-        entry,
-        name: pack?.product.name ?? entry?.name ?? `product ${i + 1}`,
-        isKnown: Boolean(pack ?? entry),
-        shut: entry?.restricted || pack?.card?.soldTo === 'professional',
-        labelLines: (pack?.card?.lines ?? []).flatMap((line, index) =>
-          line.rate ? [{ index, word: `${plantWord(line, this.#naming)}, ${targetWord(line, this.#naming)}: ${rateWord(line.rate)}` }] : [],
-        ),
-      };
-    }),
-  );
-  readonly #naming = {
-    host: (id: string) => this.#library.hosts().get(id)?.name,
-    condition: (id: string) => this.#library.conditionName(id),
-    intervention: (id: string) => this.#library.interventions().get(id)?.name ?? id,
-    system: this.#system,
-    today: this.garden.today(),
-  };
-
   protected readonly isWet = computed(() => isWet(this.sum().way));
   protected readonly isFilled = computed(() => isFilled(this.sum().way));
   protected readonly asked = computed(() => treatedBy(this.sum(), this.#rates()));
-  readonly #rates = computed(() => this.products().map(({ rate }) => rate));
+  readonly #rates = computed(() => this.lines().map(({ rate }) => rate));
   protected readonly faults = computed(() => sumFaults(this.sum(), this.#rates()));
   /** why these may not meet in one tank */
   protected readonly clashes = computed(() =>
     clashesInTank(this.lines().flatMap(({ entry, pack }) => (entry ? [tankMember(entry, pack)] : []))).map(clashWord),
   );
   protected readonly shut = computed(() => this.lines().find(({ shut }) => shut));
+  protected readonly onOtherTerms = computed(() => this.lines().find(({ isOnOtherTerms }) => isOnOtherTerms));
   readonly #questions = computed(() =>
-    this.faults().size > 0 || this.clashes().length > 0 || this.shut()
+    this.faults().size > 0 || this.clashes().length > 0 || this.shut() || this.onOtherTerms()
       ? undefined
       : this.lines().map(({ rate, pack }) => sumQuestion(this.sum(), rate, this.#system, pack?.product.densityGPerMl ?? null)),
   );
@@ -130,7 +90,7 @@ export class BenchPage {
     () =>
       [
         this.sum().way,
-        ...this.products().map(({ packId, intervention, rate }) => [packId, intervention, rate.unit, rate.perUnit].join()),
+        ...this.lines().map(({ packId, intervention, rate }) => [packId, intervention, rate.unit, rate.perUnit].join()),
       ].join(' '),
     () => (this.#answers.hasValue() ? this.#answers.value() : undefined),
   );
@@ -198,66 +158,8 @@ export class BenchPage {
   protected setWay(way: Way): void {
     const { plants, area, length, weight, pot, spoons } = this.sum();
     this.sum.set({ ...freshSum(way, this.#system), plants, area, length, weight, pot, spoons });
-    this.products.set([freshProduct(way, this.#system)]);
+    this.products.beginAnew(way);
     this.sprayerId.set(null);
-  }
-
-  protected change(index: number, to: Partial<BenchProduct>): void {
-    this.products.update((all) => all.map((one, i) => (i === index ? { ...one, ...to } : one)));
-  }
-
-  protected changeRate(index: number, to: Partial<BenchRate>): void {
-    const rate = this.products()[index]!.rate;
-    // On other terms the label's most is another.
-    const sameTerms = to.unit === undefined && to.per === undefined && to.perUnit === undefined;
-    const parts = to.unit === 'parts' ? { perUnit: 'parts' as const, per: rate.per === 1 ? 9 : rate.per } : {};
-    const noParts = to.unit !== undefined && to.unit !== 'parts' && rate.perUnit === 'parts' ? { perUnit: this.units.water, per: 1 } : {};
-    this.change(index, {
-      rate: { ...rate, ...parts, ...noParts, ...to, ...(!sameTerms && { most: null }) },
-      ...(!sameTerms && { line: null }),
-    });
-  }
-
-  protected choosePack(index: number, packId: string | null): void {
-    const pack = this.packs().find((one) => one.product.id === packId);
-    const entry = this.#library.interventions().get(pack?.product.intervention ?? '');
-    const line = pack?.card?.lines.findIndex(({ rate }) => rate) ?? -1;
-    const rate = pack && (line >= 0 ? rateOfLine(pack, line) : entry && !pack.card ? typicalRate(entry, pack) : undefined);
-    this.change(index, {
-      packId,
-      intervention: null,
-      line: line >= 0 ? line : null,
-      rate: rate ?? { ...this.products()[index]!.rate, most: null },
-    });
-  }
-
-  protected chooseLine(index: number, line: number): void {
-    const pack = this.lines()[index]!.pack;
-    const rate = pack && rateOfLine(pack, line);
-    if (rate) this.change(index, { line, rate });
-  }
-
-  protected chooseIngredient(index: number, id: string | null): void {
-    const entry = this.#library.interventions().get(id ?? '');
-    const rate = entry && typicalRate(entry, undefined);
-    this.change(index, { intervention: id, ...(rate && { rate }) });
-  }
-
-  protected takeLime(gramsPerM2: number): void {
-    this.change(0, {
-      packId: null,
-      intervention: null,
-      line: null,
-      rate: { amount: gramsPerM2, unit: 'g', per: 1, perUnit: 'm2', most: null },
-    });
-  }
-
-  protected addProduct(): void {
-    this.products.update((all) => [...all, freshProduct(this.sum().way, this.#system)]);
-  }
-
-  protected dropProduct(index: number): void {
-    this.products.update((all) => all.filter((_, i) => i !== index));
   }
 
   /** A kept sprayer brings its size, and what it gives on the ground where that was measured. */

@@ -62,6 +62,20 @@ test('a pack brings the lines of its label, and nothing is mixed above them', as
   expect(text()).toContain('Its label allows 30 at most. Nothing is mixed above it.');
 });
 
+test('on other terms its label still counts, and where it can’t be compared nothing is mixed', async () => {
+  const { text, type, element } = await bench();
+  await pick(element, 'Which pack', /Marshlight/);
+  // 20 g to one litre, where 30 g to ten are allowed.
+  await type('to', '1');
+  expect(text()).toContain('Its label allows 3 g.');
+  expect(text()).toContain('Its label allows 3 at most. Nothing is mixed above it.');
+  await type('Rate', '2');
+  await waitFor(() => expect(text()).toContain('× 2 g to a litre of water'));
+  await pick(element, 'of', /^\s*m²/, 1);
+  expect(text()).toContain('gives its rate on other terms than these');
+  expect(text()).not.toContain('In this order');
+});
+
 test('two that may not meet are not mixed, and it says why', async () => {
   const oil = {
     ...shelfOfGarden.products[0]!,
