@@ -47,7 +47,10 @@ test('two that burn together are kept out of one tank, and where growers differ 
   const out = page.locator('details').filter({ has: page.locator('summary', { hasText: /Ruled out:.*Pick off/ }) });
   await out.locator('summary').click();
   await expect(out).toContainText('You chose “Leave them”, where growers disagree.');
-  await page.getByRole('radiogroup', { name: /^Strip/ }).getByRole('radio', { name: /^As proposed/ }).click();
+  await page
+    .getByRole('radiogroup', { name: /^Strip/ })
+    .getByRole('radio', { name: /^As proposed/ })
+    .click();
   await expect(page.getByRole('button', { name: 'Choose Pick off the sick leaves' })).toBeVisible();
 });
 
