@@ -120,7 +120,7 @@ test('a demo garden is looked round with one tap, tried, and begun again', async
   await page.getByRole('button', { name: 'What is it?' }).click();
   await page.waitForURL(/\/cases\//);
   await page.getByRole('button', { name: 'Begin again' }).click();
-  await page.waitForURL(/\/today$/);
+  await expect(page).toHaveURL(/\/today$/);
   expect(page.url()).not.toBe(garden);
   await page.getByRole('link', { name: 'Settings' }).click();
   await expect(page.getByRole('link', { name: 'Make an account' })).toBeVisible();

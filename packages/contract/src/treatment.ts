@@ -16,7 +16,10 @@ export const calibration = z
     /** plants that were sprayed as one would */
     plants: measured(100_000),
   })
-  .refine(({ metres, widthM }) => (metres === null) === (widthM === null), { path: ['widthM'], error: 'how far and how wide belong together' })
+  .refine(({ metres, widthM }) => (metres === null) === (widthM === null), {
+    path: ['widthM'],
+    error: 'how far and how wide belong together',
+  })
   .refine(({ seconds, metres, plants }) => seconds !== null || metres !== null || plants !== null, {
     path: ['seconds'],
     error: 'say how long, how far and wide, or over how many plants',

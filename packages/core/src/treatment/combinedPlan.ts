@@ -77,7 +77,12 @@ function combine(
         reachesNew: option.covers.some((id) => !reached.has(id)),
       }))
       .filter(({ gain, reachesNew }) => gain >= leastGain || reachesNew)
-      .sort((a, b) => Number(isChosen(b.option)) - Number(isChosen(a.option)) || Number(b.gain >= leastGain) - Number(a.gain >= leastGain) || b.gain - a.gain)[0];
+      .sort(
+        (a, b) =>
+          Number(isChosen(b.option)) - Number(isChosen(a.option)) ||
+          Number(b.gain >= leastGain) - Number(a.gain >= leastGain) ||
+          b.gain - a.gain,
+      )[0];
     if (!best) break;
     chosen.push(best.option);
   }

@@ -168,12 +168,26 @@ describe('where growers differ, what was chosen counts', () => {
       ...(view && { schools: [{ question: 'strip', view }] }),
     }).options.map(({ id, verdict, besides }) => [id, verdict, ...besides]);
 
-  test('nothing chosen: by what is lost', () => expect(judged()).toEqual([['spray', 'fits'], ['wash', 'fits']]));
+  test('nothing chosen: by what is lost', () =>
+    expect(judged()).toEqual([
+      ['spray', 'fits'],
+      ['wash', 'fits'],
+    ]));
   test('what it takes first stands first, with its step', () =>
-    expect(judged('Strip them')).toEqual([['wash', 'fits', 'Then bin the leaves.'], ['spray', 'fits']]));
-  test('what it goes without is out', () => expect(judged('Leave them')).toEqual([['spray', 'fits'], ['wash', 'ruled-out']]));
+    expect(judged('Strip them')).toEqual([
+      ['wash', 'fits', 'Then bin the leaves.'],
+      ['spray', 'fits'],
+    ]));
+  test('what it goes without is out', () =>
+    expect(judged('Leave them')).toEqual([
+      ['spray', 'fits'],
+      ['wash', 'ruled-out'],
+    ]));
   test('a step without a name goes with sprays', () =>
-    expect(judged('By the bed')).toEqual([['spray', 'fits', 'The whole bed.'], ['wash', 'fits']]));
+    expect(judged('By the bed')).toEqual([
+      ['spray', 'fits', 'The whole bed.'],
+      ['wash', 'fits'],
+    ]));
   test('words that the library does not know any more say nothing', () => expect(judged('Perhaps')).toEqual(judged()));
 });
 

@@ -41,7 +41,10 @@ export function judgeInterventions(interventions: readonly InterventionFacts[], 
   const all = new Map(interventions.map((one) => [one.id, one]));
   const options = interventions
     .flatMap((intervention) => judge(intervention, situation, all) ?? [])
-    .sort((a, b) => verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || Number(isChosen(b)) - Number(isChosen(a)) || a.loss - b.loss);
+    .sort(
+      (a, b) =>
+        verdictOrder.indexOf(a.verdict) - verdictOrder.indexOf(b.verdict) || Number(isChosen(b)) - Number(isChosen(a)) || a.loss - b.loss,
+    );
   const suspected = situation.conditions.some((one) => mustReport(one, situation) !== 'no');
   return {
     options,

@@ -80,7 +80,10 @@ export const intervention = z.strictObject({
     })
     .optional(),
   inWater: z.enum(['acid', 'alkaline']).optional().describe('what it makes of the water'),
-  spoiledIn: z.array(z.enum(['acid', 'alkaline'])).default([]).describe('water in which it breaks down, or burns leaves'),
+  spoiledIn: z
+    .array(z.enum(['acid', 'alkaline']))
+    .default([])
+    .describe('water in which it breaks down, or burns leaves'),
   disputes: z.array(dispute).default([]),
   atHeight: z.boolean().default(false).describe('work that reaches into the crown of a tree or a tall climber'),
   cautions: z.array(text).default([]),

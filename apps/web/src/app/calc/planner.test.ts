@@ -1,6 +1,5 @@
 import type { CalculationRequest } from '@field-nurse/contract';
 import { expose } from 'comlink';
-import type { Endpoint } from 'comlink';
 import type { PlanMove } from './plan.worker';
 import { Planner } from './planner';
 
@@ -12,7 +11,7 @@ function workersThat(plan: Solve) {
   const newWorker = () => {
     const { port1, port2 } = new MessageChannel();
     const index = stopped.push(false) - 1;
-    expose({ plan }, port2 as unknown as Endpoint);
+    expose({ plan }, port2);
     port1.start();
     return Object.assign(port1, {
       terminate: () => {

@@ -21,10 +21,21 @@ const usualBetweenDays = 7;
 
 /** Whether a view that was taken on the treatment itself has each round decided anew. */
 export const oneByOne = ({ disputes }: Pick<Intervention, 'disputes'>, taken: Written<'cases'>['schools'] & object): boolean =>
-  disputes.some(({ id, schools }) => schools.some((one) => one.oneByOne && taken.some(({ question, view }) => question === id && view === one.view)));
+  disputes.some(({ id, schools }) =>
+    schools.some((one) => one.oneByOne && taken.some(({ question, view }) => question === id && view === one.view)),
+  );
 
 /** The plan that a decision leads to; nothing for what is no work of one's own: to leave alone, to call somebody, what a licensed person does. */
-export function newPlan({ entry, conditions, caseId, plantingId, today, card, used, oneByOne }: Decided): Written<'treatmentPlans'> | undefined {
+export function newPlan({
+  entry,
+  conditions,
+  caseId,
+  plantingId,
+  today,
+  card,
+  used,
+  oneByOne,
+}: Decided): Written<'treatmentPlans'> | undefined {
   if (entry.rung === 'none' || entry.restricted || entry.id === 'call-authority') return undefined;
   const effects = conditions.flatMap(({ treat }) => treat.filter(({ intervention }) => intervention === entry.id));
   const rounds = usualRounds({
