@@ -119,6 +119,8 @@ test('a demo garden is looked round with one tap, tried, and begun again', async
   await page.getByLabel('What do you see?').fill('sticky brown bumps along the stems');
   await page.getByRole('button', { name: 'What is it?' }).click();
   await page.waitForURL(/\/cases\//);
+  // The case has come to rest: its causes are weighed.
+  await expect(page.getByRole('button', { name: /^Work with / }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Begin again' }).click();
   await expect(page).toHaveURL(/\/today$/);
   expect(page.url()).not.toBe(garden);
