@@ -19,8 +19,6 @@ export class GardenWeather {
   readonly #garden = inject(Garden);
   readonly #answer = signal<WeatherAnswer | null>(null);
   readonly #asked = computed(() => {
-    // Between two gardens there is none: whoever begins a demo garden anew is there for a moment.
-    if (!this.#garden.id()) return '';
     const { id, timeZone, weatherStation } = this.#garden.summary();
     return JSON.stringify([id, timeZone, weatherStation, this.#garden.now().slice(0, 13)]);
   });
@@ -41,7 +39,8 @@ export class GardenWeather {
 
   constructor() {
     effect(() => {
-      if (this.#asked()) void untracked(() => this.load());
+      this.#asked();
+      void untracked(() => this.load());
     });
   }
 
@@ -52,13 +51,13 @@ export class GardenWeather {
     const { id } = this.#garden.summary();
     try {
       const answer = await firstValueFrom(this.#api.weather(id, this.from(), this.#garden.now()));
-      if (id !== this.#garden.id()) return;
+      if (id !== this.#garden.summary().id) return;
       this.#answer.set(answer);
       this.fault.set('');
       await this.#offline.saveWeather(id, answer).catch(() => undefined);
     } catch (error) {
       const kept = await this.#offline.weather(id).catch(() => undefined);
-      if (id !== this.#garden.id()) return;
+      if (id !== this.#garden.summary().id) return;
       this.#answer.set(kept ?? null);
       this.fault.set(ApiError.from(error).message);
     }
