@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import type { Assessment, Case, Decision, GardenSummary, PastCase, Place, Planting as PlantingRecord } from '@field-nurse/contract';
 import { plantingOn } from '@field-nurse/core/ground';
 import { dayAt, seasonOf, usualSeasonStart } from '@field-nurse/core/timing';
@@ -17,7 +17,11 @@ export class Garden {
   readonly #tick = signal(Date.now());
   readonly #maybe = this.#store.selectSignal(gardenFeature.selectGarden);
 
-  readonly summary = computed<GardenSummary>(() => this.#maybe()!);
+  /** of the open garden; between two gardens still of the one before: its pages are on the screen until the next has come */
+  readonly summary = linkedSignal<GardenSummary | null, GardenSummary>({
+    source: this.#maybe,
+    computation: (open, before) => (open ?? before?.value)!,
+  }).asReadonly();
   /** id of the open garden; nothing before one is open, and at the door */
   readonly id = computed(() => this.#maybe()?.id);
   readonly places = this.#store.selectSignal(gardenFeature.selectPlaces);
