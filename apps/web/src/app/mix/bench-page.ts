@@ -3,7 +3,6 @@ import { FormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
-import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { calibrated, clashesInTank, fillingOrder, ways } from '@field-nurse/core/dose';
@@ -11,6 +10,7 @@ import type { Way } from '@field-nurse/core/dose';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
 import { NameField } from '../library/name-field';
+import { AmountField } from '../shared/amount-field';
 import { keepLatest } from '../shared/keep-latest';
 import { amountWord, fromField, inGardenUnits, measures, toField, unitWord } from '../shared/units';
 import { advice, protectWords } from '../shared/words';
@@ -32,8 +32,8 @@ import { tankMember } from './tank-member';
     MatButtonModule,
     MatFormFieldModule,
     MatIconModule,
-    MatInputModule,
     MatSelectModule,
+    AmountField,
     LimeTest,
     MixFills,
     NameField,
@@ -148,10 +148,6 @@ export class BenchPage {
 
   protected set<K extends keyof BenchSum>(field: K, value: BenchSum[K]): void {
     this.sum.update((sum) => ({ ...sum, [field]: value }));
-  }
-
-  protected number(field: Exclude<keyof BenchSum, 'way' | 'mixBy' | 'standingOf' | 'spoons'>, typed: string): void {
-    this.set(field, Number(typed));
   }
 
   /** Another way to put it on: what there is to treat stays, the rest begins anew. */

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { limeNeeded } from '@field-nurse/core/dose';
 import type { LimeSoil } from '@field-nurse/core/dose';
+import { AmountField } from '../shared/amount-field';
 
 const soilWords: Readonly<Record<LimeSoil, string>> = { sand: 'Sand', loam: 'Loam', clay: 'Clay', peat: 'Peat' };
 
 /** Lime by a soil test: the rate that brings the ground to the pH that is wanted. */
 @Component({
   selector: 'fn-lime-test',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [AmountField, MatButtonModule, MatFormFieldModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     details {
@@ -32,14 +32,8 @@ const soilWords: Readonly<Record<LimeSoil, string>> = { sand: 'Sand', loam: 'Loa
     <details>
       <summary>Lime, by a soil test</summary>
       <div class="fields">
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>pH measured</mat-label>
-          <input matInput #ph type="number" step="0.1" [value]="measured()" (input)="measured.set(+ph.value)" />
-        </mat-form-field>
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>pH wanted</mat-label>
-          <input matInput #to type="number" step="0.1" [value]="wanted()" (input)="wanted.set(+to.value)" />
-        </mat-form-field>
+        <fn-amount-field label="pH measured" [value]="measured()" (typed)="measured.set($event)" />
+        <fn-amount-field label="pH wanted" [value]="wanted()" (typed)="wanted.set($event)" />
         <mat-form-field subscriptSizing="dynamic" class="soil">
           <mat-label>The ground is</mat-label>
           <mat-select [value]="soil()" (selectionChange)="soil.set($event.value)">

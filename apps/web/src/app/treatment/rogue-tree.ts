@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal } from '@angular/core';
 import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import type { RogueBranch, RogueChoice, RogueQuestion } from '@field-nurse/core/treatment';
 import { rogueOrTreat } from '@field-nurse/core/treatment';
+import { AmountField } from '../shared/amount-field';
 import { paces } from './rogue-question';
 
 const choiceWords: Readonly<Record<RogueChoice, string>> = { leave: 'Leave it', treat: 'Treat it', rogue: 'Take it out' };
@@ -41,7 +41,7 @@ const fields: readonly FieldOf[] = [
 /** Leave it, treat it or take it out: a small tree with the ways that each can go, their chances, and what they lose. */
 @Component({
   selector: 'fn-rogue-tree',
-  imports: [MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [AmountField, MatFormFieldModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .fields {
@@ -124,21 +124,12 @@ const fields: readonly FieldOf[] = [
         <summary>What it goes by</summary>
         <div class="fields">
           @for (field of fields; track field.name) {
-            <mat-form-field subscriptSizing="dynamic">
-              <mat-label>{{ field.label }}</mat-label>
-              <input
-                matInput
-                #typed
-                type="number"
-                step="any"
-                [value]="shown(field)"
-                [attr.aria-invalid]="faults().has(field.name)"
-                (input)="put(field, typed.value)"
-              />
-              @if (faults().has(field.name)) {
-                <mat-hint class="fault">From {{ field.least }} to {{ field.most }}.</mat-hint>
-              }
-            </mat-form-field>
+            <fn-amount-field
+              [label]="field.label"
+              [value]="shown(field)"
+              [fault]="faults().has(field.name) ? 'From ' + field.least + ' to ' + field.most + '.' : undefined"
+              (typed)="put(field, $event)"
+            />
           }
           <mat-form-field subscriptSizing="dynamic" class="pace">
             <mat-label>It goes from plant to plant</mat-label>
@@ -199,8 +190,8 @@ export class RogueTree {
   readonly #valueOf = (name: Field): number => (name === 'works' || name === 'cost' ? this.set().treat[name] : this.set()[name]);
   protected readonly shown = ({ name, isShare }: FieldOf): number => Number((this.#valueOf(name) * (isShare ? 100 : 1)).toPrecision(3));
 
-  protected put({ name, isShare }: FieldOf, typed: string): void {
-    const value = typed === '' ? NaN : Number(typed) / (isShare ? 100 : 1);
+  protected put({ name, isShare }: FieldOf, typed: number): void {
+    const value = typed / (isShare ? 100 : 1);
     this.change(name === 'works' || name === 'cost' ? { treat: { ...this.set().treat, [name]: value } } : { [name]: value });
   }
 
