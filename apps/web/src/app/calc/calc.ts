@@ -7,7 +7,8 @@ import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { Library } from '../library/library';
 import type { CalcWorker, LookPlace } from './calc.worker';
-import type { GardenPlanQuestion, GardenToPlan } from './plan-garden';
+import type { GardenToPlan } from './garden-to-plan';
+import type { GardenPlanQuestion } from './plan-garden';
 import { createCalcWorker } from './calc-worker-factory';
 
 function answerOf<N extends CalculationName>(result: Calculated<N>): CalculationAnswer<N> {

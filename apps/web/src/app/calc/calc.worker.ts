@@ -5,7 +5,7 @@ import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
 import type { Planting } from '../gardens/plantings-now';
 import { planGarden } from './plan-garden';
-import type { GardenToPlan } from './plan-garden';
+import type { GardenToPlan } from './garden-to-plan';
 import { readWeatherFile } from './read-weather-file';
 
 /** A host in a kind of place, in a month: what a round looks for there. */

@@ -7,7 +7,7 @@ import { plantingRecord, today } from '../testing/test-garden';
 import { sulphurPlan, sulphurRound } from '../testing/test-plan';
 import { shelfOfGarden, sulphurPack } from '../testing/test-shelf';
 import { planGarden } from './plan-garden';
-import type { GardenToPlan } from './plan-garden';
+import type { GardenToPlan } from './garden-to-plan';
 
 // The garden's records become a question to the planner: here what stands in it.
 

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, resource, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
@@ -9,16 +8,16 @@ import { calibrated, clashesInTank, fillingOrder, ways } from '@field-nurse/core
 import type { Way } from '@field-nurse/core/dose';
 import { Calc } from '../calc/calc';
 import { Garden } from '../gardens/garden';
-import { NameField } from '../library/name-field';
 import { AmountField } from '../shared/amount-field';
 import { keepLatest } from '../shared/keep-latest';
 import { amountWord, fromField, inGardenUnits, measures, toField, unitWord } from '../shared/units';
 import { advice, protectWords } from '../shared/words';
 import { afterMix } from './after-mix';
+import { BenchProductFields } from './bench-product-fields';
 import { BenchProducts } from './bench-products';
 import type { BenchRate, BenchSum } from './bench-sum';
 import { benchUnits, freshSum, goesByNothing, isFilled, isWet, sumFaults, sumQuestion, treatedBy } from './bench-sum';
-import { clashWord, depthUnits, leftOverWords, mixByOf, mixByWords, perUnits, rateUnits, wayWords } from './bench-words';
+import { clashWord, leftOverWords, mixByOf, mixByWords, perUnits, wayWords } from './bench-words';
 import { LimeTest } from './lime-test';
 import { MixFills } from './mix-fills';
 import { tankMember } from './tank-member';
@@ -27,16 +26,15 @@ import { tankMember } from './tank-member';
 @Component({
   selector: 'fn-bench-page',
   imports: [
-    FormsModule,
     RouterLink,
     MatButtonModule,
     MatFormFieldModule,
     MatIconModule,
     MatSelectModule,
     AmountField,
+    BenchProductFields,
     LimeTest,
     MixFills,
-    NameField,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrls: ['./mix-page.scss', './bench-page.scss'],
@@ -49,10 +47,6 @@ export class BenchPage {
   protected readonly leftOverWords = leftOverWords;
   protected readonly amountWord = amountWord;
   protected readonly unitWord = unitWord;
-  protected readonly rateUnits = rateUnits;
-  protected readonly depthUnits = depthUnits;
-  protected readonly perUnits = perUnits;
-  protected readonly goesByNothing = goesByNothing;
   readonly #system = this.garden.summary().units;
   protected readonly units = benchUnits(this.#system);
   protected readonly ways = ways.map((way) => ({ way, word: wayWords[way] }));

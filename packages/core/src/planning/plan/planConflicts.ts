@@ -25,7 +25,7 @@ export interface TimeLeft {
   readonly forSoLong: Timer;
 }
 
-/** Whether some lines alone keep a round from being done; by the rounds that it follows, as any other may be left out for it. */
+/** Whether some lines alone keep a round from being done; by the rounds that it follows; any other can be dropped to make room for it. */
 class Impossibility {
   readonly chain: readonly PlanRound[];
   /** lines that could keep any of these rounds from anything */
