@@ -6,8 +6,8 @@ import { reference } from '../testing/reference';
 import { plantingRecord, today } from '../testing/test-garden';
 import { sulphurPlan, sulphurRound } from '../testing/test-plan';
 import { shelfOfGarden, sulphurPack } from '../testing/test-shelf';
-import { planGarden } from './plan-garden';
 import type { GardenToPlan } from './garden-to-plan';
+import { planGarden } from './plan-garden';
 
 // The garden's records become a question to the planner: here what stands in it.
 
@@ -150,4 +150,38 @@ test('a round that was put somewhere by hand stays with its pack; a plan of a pl
   const held: PlannedApplication = { ...sulphurRound, held: true };
   expect(ask({ planned: [held] }).question.rounds[0]).toMatchObject({ earliest: today, latest: today, only: 'evening' });
   expect(ask({ plantings: [] }).question.rounds).toEqual([]);
+});
+
+describe('test leaves', () => {
+  const leaves = {
+    id: 'leaves',
+    version: 1,
+    plantingId: 'leeks',
+    caseId: 'rust',
+    intervention: 'sulphur',
+    productId: null,
+    sprayedOn: today,
+    lookOn: addDays(today, 2),
+    outcome: 'waiting' as const,
+    note: '',
+  };
+
+  test('those that wait are looked at before anything is sprayed', () => {
+    expect(barredOf({ testSprays: [leaves] })).toEqual([{ from: today, until: addDays(today, 1) }]);
+    expect(ask({ testSprays: [leaves] }).ways[0]!.forbidden[today]).toEqual(['The test leaves are looked at first, on 20 Jul.']);
+  });
+
+  test('what marked them is not used at all; on another planting nothing is known', () => {
+    expect(barredOf({ testSprays: [{ ...leaves, outcome: 'marked' }] })).toEqual([{ from: today, until: addDays(today, 27) }]);
+    expect(barredOf({ testSprays: [{ ...leaves, outcome: 'marked', plantingId: 'roses' }] })).toEqual([]);
+    expect(barredOf({ testSprays: [{ ...leaves, outcome: 'clean' }] })).toEqual([]);
+  });
+});
+
+test('of one case what is cut comes before what is sprayed; of another it need not', () => {
+  const cut: TreatmentPlan = { ...sulphurPlan, id: 'cut-plan', interventions: ['pick-off-leaves'], rounds: 1 };
+  const after = (plans: TreatmentPlan[]) => ask({ plans }).question.rounds.find(({ id }) => id === 'sulphur-plan 1')!.after?.round;
+  expect(after([sulphurPlan, cut])).toBe('cut-plan 1');
+  expect(after([sulphurPlan, { ...cut, caseId: 'other' }])).toBeUndefined();
+  expect(after([sulphurPlan, { ...cut, caseId: null }])).toBeUndefined();
 });
