@@ -183,6 +183,15 @@ describe('where growers differ, what was chosen counts', () => {
       ['spray', 'fits'],
       ['wash', 'ruled-out'],
     ]));
+  test('what it goes without for one trouble stays for another', () => {
+    const other = condition('mite', [treatment('wash')]);
+    const { options } = judgeInterventions([wash], {
+      ...situation,
+      conditions: [sick, other],
+      schools: [{ question: 'strip', view: 'Leave them' }],
+    });
+    expect(options[0]?.verdict).not.toBe('ruled-out');
+  });
   test('a step without a name goes with sprays', () =>
     expect(judged('By the bed')).toEqual([
       ['spray', 'fits', 'The whole bed.'],

@@ -44,7 +44,7 @@ const sentences: Readonly<Record<Reason['code'], (facts: Facts) => string>> = {
   'still-air': () => 'Dead calm on a warm evening: mist hangs and creeps. Wait for a light breeze.',
   'many-plants': (f) => `For ${f['plants']} plants this is about ${hours(f['hours'])} of work.`,
   releases: (f) => `Kills what you set out (${f['other']}).`,
-  school: (f) => `You chose “${f['view']}”, where growers disagree. Choose anew below to lift this.`,
+  school: (f) => `You chose “${f['view']}”, where growers disagree. Choose anew beside the options to lift this.`,
   'own-school': () => 'You chose this way, where growers disagree.',
   'softer-first': () => 'This garden tries softer ways first; take it if they have failed.',
   bees: (f) =>

@@ -5,10 +5,12 @@ import { ClinicSamples } from '../clinic/clinic-samples';
 import { addDays } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { jobsOf } from '../gardens/jobs';
+import { TestLeaves } from '../gardens/test-leaves';
 
 /** What waits in the open garden today, and how much of it in each room. */
 @Injectable({ providedIn: 'root' })
 export class Agenda {
+  readonly #testLeaves = inject(TestLeaves);
   readonly #garden = inject(Garden);
   readonly #clinic = inject(ClinicSamples);
 
@@ -45,6 +47,7 @@ export class Agenda {
     const looks = assessments.filter(({ on }) => on <= this.#garden.today());
     const jobs = this.jobsDue().filter(({ day }) => day <= this.#garden.today());
     const waiting = new Set([...looks, ...toDecide, ...toRepeat, ...samples].map((one) => one.case));
+    for (const { caseId, id } of this.#testLeaves.due()) waiting.add(caseId ?? id);
     for (const { rounds } of jobs) for (const { plan } of rounds) waiting.add(plan.caseId ?? plan.id);
     return { Walk: this.trapsDue().length, Cases: waiting.size };
   });

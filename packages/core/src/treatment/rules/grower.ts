@@ -1,3 +1,4 @@
+import type { School } from '../interventionFacts.js';
 import { isTakenFirst, takenSchools } from '../takenSchools.js';
 import { weakestEvidence } from '../weakestEvidence.js';
 import { care, inFavour, ruledOut } from './reason.js';
@@ -19,9 +20,12 @@ export const stance: Rule = ({ intervention: { rung, organic } }, situation) => 
   return situation.stance === 'softest' && rung === 'synthetic' ? care('softer-first') : undefined;
 };
 
-/** Where growers differ, what was chosen counts. */
-export const school: Rule = ({ intervention }, situation) => {
-  const against = takenSchools(intervention, situation).find(({ leaves }) => leaves?.includes(intervention.id));
+/** Where growers differ, what was chosen counts; of a view on one trouble, not for what it does to another. */
+export const school: Rule = ({ intervention, of }, situation) => {
+  const leaving = (views: readonly School[]) => views.find(({ leaves }) => leaves?.includes(intervention.id));
+  const own = leaving(takenSchools(intervention, { ...situation, conditions: [] }));
+  const each = of.map((condition) => leaving(takenSchools({ disputes: [] }, { ...situation, conditions: [condition] })));
+  const against = own ?? (each.every(Boolean) ? each[0] : undefined);
   if (against) return ruledOut('school', { view: against.view });
   return isTakenFirst(intervention, situation) ? inFavour('own-school') : undefined;
 };
