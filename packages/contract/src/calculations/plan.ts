@@ -5,6 +5,7 @@ const name = z.string().trim().min(1).max(120);
 const loss = z.number().min(0).max(1e9);
 const half = z.enum(['morning', 'evening']);
 const hours = z.number().min(0).max(2000);
+const chance = z.number().min(0).max(1);
 const celsius = z.number().min(-60).max(70);
 
 const stretch = z.strictObject({ from: day, until: day });
@@ -96,6 +97,7 @@ export const planRequest = z.strictObject({
       .array(z.strictObject({ case: name, product: name, group: name.optional(), date: day }))
       .max(500)
       .optional(),
+    rainChance: chance.optional().describe('of rain in a half-day of which no weather is told'),
   }),
   weather: z
     .array(
@@ -105,6 +107,9 @@ export const planRequest = z.strictObject({
         temperatureC: celsius,
         windKmh: z.number().min(0).max(300),
         rainMm: z.number().min(0).max(1000),
+        rainChance: chance
+          .optional()
+          .describe('that it rains then; without it the forecast is taken at its word: rain that is less likely than not bars nothing'),
       }),
     )
     .max(200)

@@ -15,6 +15,8 @@ export type { WeatherDay } from './weatherDays.js';
 export { seasonWeather } from './seasonWeather.js';
 export type { SeasonWeather } from './seasonWeather.js';
 export { recentWeather } from './recentWeather.js';
+export { rainChance, usualRainChance } from './rainChance.js';
+export type { RainForecast } from './rainChance.js';
 export { weatherToday } from './weatherToday.js';
 export type { WeatherToday } from './weatherToday.js';
 export { sprayWindows, usualSprayLimits } from './sprayWindows.js';

@@ -142,7 +142,8 @@ test('weather by half-days from today on, and everybody’s hours', () => {
       { id: 'x', version: 1, person: 'Tam', minutesPerDay: 90, exceptions: [], endedOn: '2026-07-01' },
     ],
   });
-  expect(question.weather).toEqual([{ date: today, slot: 'morning', temperatureC: 18, windKmh: 7, rainMm: 0 }]);
+  expect(question.weather).toEqual([{ date: today, slot: 'morning', temperatureC: 18, windKmh: 7, rainMm: 0, rainChance: 0 }]);
+  expect(question.rules.rainChance).toBeCloseTo(6 / 22);
   expect(question.rules.people).toEqual([{ id: 'Wren', minutesPerDay: 90, minutesOn: { [today]: 0 } }]);
 });
 

@@ -28,6 +28,7 @@ export function planGarden(library: Library, garden: GardenToPlan): GardenPlanQu
   const cards = new Map(library.interventions.map((one) => [one.id, one]));
   const seen = keptApart(inOrder(garden.plans.flatMap((plan) => planSeen(plan, garden, library, cards, start) ?? [])));
   const season = seasonOf(today, garden.seasonStart).from;
+  const weather = halfDays(garden.weather, timeZone, now);
   const people = garden.workTimes.filter(({ endedOn }) => !endedOn);
   return {
     question: {
@@ -56,8 +57,9 @@ export function planGarden(library: Library, garden: GardenToPlan): GardenPlanQu
         seasonMax: strictestMaxima(seen),
         stock: Object.fromEntries(garden.shelf.flatMap(({ product, left }) => (left === null ? [] : [[product.id, Math.max(0, left)]]))),
         done: doneBefore(seen, garden, cards, season),
+        rainChance: weather.usualRain,
       },
-      weather: halfDays(garden.weather, timeZone).filter(({ date }) => date >= start && date < addDays(start, planDays)),
+      weather: weather.halfDays.filter(({ date }) => date >= start && date < addDays(start, planDays)),
     },
     ways: seen.flatMap(({ ways }) => ways.map(({ told }) => told)),
   };

@@ -11,7 +11,7 @@ import type { HalfDayAt } from './board';
 import { GardenPlan } from './garden-plan';
 import type { RoundRow } from './garden-plan';
 import { dayWord, slotWord, weekdayName } from '../shared/days';
-import { costWord, linesWord } from './plan-words';
+import { costWord, isWindy, linesWord, skyWord } from './plan-words';
 
 /** A round that was dropped or stepped somewhere. */
 export interface MovedRound {
@@ -19,7 +19,6 @@ export interface MovedRound {
   readonly to: HalfDayAt;
 }
 
-const windyKmh = 15;
 const fullRainMm = 6;
 
 /** Four weeks on a board: a row for each plan, its rounds in their half-days, under the weather; a round is dragged, or stepped with the arrow keys. */
@@ -52,11 +51,12 @@ export class PlanBoard {
         isMonday: weekdayName(date) === 'Mon',
         isToday: date === this.garden.today(),
         degrees: warm.length > 0 ? Math.round(Math.max(...warm)) : undefined,
-        halves: halves.map(({ slot, rainMm, windKmh }) => ({
-          slot,
-          rain: Math.min(1, rainMm / fullRainMm),
-          isWindy: windKmh > windyKmh,
-          told: rainMm > 0 ? `${rainMm.toFixed(1)} mm of rain` : windKmh > windyKmh ? `wind ${Math.round(windKmh)} km/h` : 'dry',
+        halves: halves.map((half) => ({
+          slot: half.slot,
+          rain: Math.min(1, half.rainMm / fullRainMm),
+          sure: half.rainMm > 0 ? (half.rainChance ?? 1) : 0,
+          isShut: isWindy(half) || (half.rainMm > 0 && (half.rainChance ?? 1) >= 0.5),
+          told: skyWord(half),
         })),
       };
     }),
@@ -91,7 +91,9 @@ export class PlanBoard {
     const when = slotWord(over.date, over.slot, this.garden.today());
     if (!move) return this.plan.isReckoning() ? `${when}: being reckoned` : when;
     if (move.lines) return `Not ${when}. ${linesWord(move.lines)}`;
-    return move.extraLoss === undefined ? `${when}: not reckoned` : `${when} ${costWord(move.extraLoss)}`;
+    const sky = this.#question()?.weather.find(({ date, slot }) => date === over.date && slot === over.slot);
+    const cost = move.extraLoss === undefined ? `${when}: not reckoned` : `${when} ${costWord(move.extraLoss)}`;
+    return sky ? `${cost}; ${skyWord(sky)}` : cost;
   });
   protected readonly percent = (share: number) => `${(100 * share).toFixed(3)}%`;
 

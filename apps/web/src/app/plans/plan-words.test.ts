@@ -1,4 +1,4 @@
-import { costWord, whyWord } from './plan-words';
+import { costWord, skyWord, whyWord } from './plan-words';
 
 const today = '2026-07-18';
 const at = (date: string, slot: 'morning' | 'evening' = 'evening') => ({ round: 'r', date, slot, product: 'soap' });
@@ -23,3 +23,10 @@ test.each([
   [3.2, 'costs 3.20 more'],
   [41.6, 'costs 42 more'],
 ])('%d %s', (extra, words) => expect(costWord(extra)).toBe(words));
+
+test.each([
+  [{ rainMm: 4, windKmh: 5 }, '4.0 mm of rain'],
+  [{ rainMm: 4, rainChance: 0.62, windKmh: 5 }, '4.0 mm of rain, 62 % likely'],
+  [{ rainMm: 0, rainChance: 0.02, windKmh: 5 }, 'dry'],
+  [{ rainMm: 0, rainChance: 0.2, windKmh: 22.4 }, 'dry, though rain is 20 % likely, wind 22 km/h'],
+])('the sky of a half-day: %o', (half, word) => expect(skyWord(half)).toBe(word));

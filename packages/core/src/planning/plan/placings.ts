@@ -66,7 +66,7 @@ export class Placings {
         weather !== undefined && (weather.temperatureC < (product.minC ?? -Infinity) || weather.temperatureC > (product.maxC ?? Infinity)),
       ],
       ['wind', weather !== undefined && weather.windKmh > (product.maxWindKmh ?? Infinity)],
-      ['rain', Array.from({ length: drySlots(product) }, (_, k) => this.#weather.get(slot + k)?.rainMm ?? 0).some((rain) => rain > 0)],
+      ['rain', this.#toStayDry(product, slot).some((half) => half !== undefined && barsByRain(half))],
       ['bees', inFlower && (product.bees === 'serious' || (product.bees === 'slight' && !evening))],
       ['harvest', harvests.some((harvest) => harvest >= day && harvest - day < (product.preHarvestDays ?? 0))],
     ];
@@ -92,10 +92,31 @@ export class Placings {
   }
 
   /** What is lost with a round in that half-day: by waiting for it, by moving it, by what it leaves, in money and in work. */
-  loss(round: PlanRound, { efficacy, cost, minutes }: PlanProduct, { day, evening }: Pick<Placing, 'day' | 'evening'>): number {
+  loss(round: PlanRound, product: PlanProduct, { day, evening }: Pick<Placing, 'day' | 'evening'>): number {
+    const { cost, minutes } = product;
+    const slot = slotOf({ day, evening });
     const { earliest, expectedSlot } = this.#days.get(round)!;
     const waited = round.dailyLoss * (day - Math.max(0, earliest));
-    const moved = expectedSlot === undefined || expectedSlot === slotOf({ day, evening }) ? 0 : round.expected!.moveLoss;
-    return waited + moved + (1 - efficacy) * round.value + cost + minutes * (this.#question.rules.minutePrice ?? 0);
+    const moved = expectedSlot === undefined || expectedSlot === slot ? 0 : round.expected!.moveLoss;
+    return (
+      waited +
+      moved +
+      (1 - product.efficacy * this.#staysDry(product, slot)) * round.value +
+      cost +
+      minutes * (this.#question.rules.minutePrice ?? 0)
+    );
+  }
+
+  /** Weather of the half-days in which rain would wash it off. */
+  #toStayDry(product: PlanProduct, slot: number): (SlotWeather | undefined)[] {
+    return Array.from({ length: drySlots(product) }, (_, k) => this.#weather.get(slot + k));
+  }
+
+  /** Chance that it is not washed off: its half-days count as if each were rained on by itself. */
+  #staysDry(product: PlanProduct, slot: number): number {
+    const usual = this.#question.rules.rainChance ?? 0;
+    return this.#toStayDry(product, slot).reduce((dry, half) => dry * (1 - (half ? (half.rainChance ?? 0) : usual)), 1);
   }
 }
+
+const barsByRain = ({ rainMm, rainChance = 1 }: SlotWeather) => rainMm > 0 && rainChance >= 0.5;

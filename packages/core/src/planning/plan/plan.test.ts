@@ -4,7 +4,7 @@ import { addDays } from '../../timing/index.js';
 import { highsSolver } from './highsSolver';
 import { planRounds } from './planRounds';
 import type { PlanAnswer } from './planRounds';
-import type { PlanProduct, PlanQuestion, PlanRound } from './planQuestion';
+import type { PlanProduct, PlanQuestion, PlanRound, SlotWeather } from './planQuestion';
 import { OpenPlan } from './solvePlan';
 import { exhaustivePlan } from './testPlan';
 
@@ -67,6 +67,23 @@ test('rain moves it, and what the days cost is told', () => {
   expect(answer.moves.find(({ date, slot }) => date === day(1) && slot === 'morning')).toMatchObject({ lines: ['rain'] });
   // With eight hours until it holds, the wet morning after is too near.
   expect(placed(plan([{ products: [product('soap', { rainFastHours: 8 })] }], { weather }))).toEqual(['r0 02 evening soap']);
+});
+
+test('rain that is only likely costs what it would wash off; less likely than not, it bars nothing', () => {
+  const sky = (rainChance: number, rainMm = 0) => ({ ...dry, rainMm, rainChance });
+  const spray = (weather: readonly SlotWeather[], rainChance?: number) =>
+    plan([{ products: [product('soap', { rainFastHours: 4 })] }], { weather, rules: { rainChance } });
+  const halves = (...skies: ReturnType<typeof sky>[]) =>
+    skies.map((one, i) => ({ date: day(Math.floor(i / 2)), slot: i % 2 ? ('evening' as const) : ('morning' as const), ...one }));
+  // It takes 80 of 100 away: a chance of a quarter costs 20, a day's wait 2.
+  const answer = spray(halves(sky(0.25), sky(0.25), sky(0), sky(0)), 0.25);
+  expect(onDays(answer)).toEqual(['r0 02 soap']);
+  expect(answer.objective).toBeCloseTo(2 + 20 + 1);
+  expect(answer.moves.find(({ date, slot }) => date === start && slot === 'morning')?.extraLoss).toBeCloseTo(18);
+  expect(onDays(spray(halves(sky(0.4, 5)), 0.5))).toEqual(['r0 01 soap']);
+  expect(spray(halves(sky(0.5, 5)), 0.5).moves[0]).toMatchObject({ lines: ['rain'] });
+  // What rain does nothing to is done at once.
+  expect(onDays(plan([{}], { weather: halves(sky(0.4, 5)), rules: { rainChance: 0.9 } }))).toEqual(['r0 01 soap']);
 });
 
 test.each<[string, Partial<PlanRound>, string]>([
@@ -292,6 +309,7 @@ describe('against a search of everything', () => {
         ),
       ),
       rotate: maybe(fc.boolean()),
+      rainChance: maybe(fc.constantFrom(0.3)),
       seasonMax: maybe(fc.constantFrom<Record<string, number>>({ soap: 1 }, { oil: 1, soap: 2, fat: 1 })),
       stock: maybe(fc.constantFrom<Record<string, number>>({ soap: 4, can: 3 }, { oil: 3 })),
       done: maybe(
@@ -314,6 +332,7 @@ describe('against a search of everything', () => {
           temperatureC: fc.constantFrom(5, 18),
           windKmh: fc.constantFrom(5, 25),
           rainMm: fc.constantFrom(0, 0, 3),
+          rainChance: fc.constantFrom(undefined, 0.2, 0.7),
         }),
         { maxLength: 4 },
       )

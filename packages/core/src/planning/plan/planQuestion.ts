@@ -63,6 +63,8 @@ export interface SlotWeather {
   readonly temperatureC: number;
   readonly windKmh: number;
   readonly rainMm: number;
+  /** chance that it rains then, 0 to 1; without it the forecast is taken at its word: rain that is less likely than not bars nothing */
+  readonly rainChance?: number | undefined;
 }
 
 /** What was done for a case before. */
@@ -89,6 +91,8 @@ export interface PlanRules {
   readonly seasonMax?: Readonly<Record<string, number>> | undefined;
   readonly stock?: Readonly<Record<string, number>> | undefined;
   readonly done?: readonly PlanDone[] | undefined;
+  /** chance of rain in a half-day of which no weather is told, 0 to 1 */
+  readonly rainChance?: number | undefined;
 }
 
 export interface PlanQuestion {

@@ -41,13 +41,29 @@ export function exhaustivePlan(question: PlanQuestion, held: (put: readonly Put[
           puts.push(put);
           visit(
             round + 1,
-            loss + moved + dailyLoss * waited + (1 - product.efficacy) * value + product.cost + product.minutes * (rules.minutePrice ?? 0),
+            loss +
+              moved +
+              dailyLoss * waited +
+              (1 - product.efficacy * dryChance(question, put)) * value +
+              product.cost +
+              product.minutes * (rules.minutePrice ?? 0),
           );
           puts.pop();
         }
   };
   visit(0, 0);
   return least;
+}
+
+function dryChance({ start, weather, rules }: PlanQuestion, { date, slot, product }: Put): number {
+  if (product.rainFastHours === undefined) return 1;
+  let dry = 1;
+  const from = hoursAt(start, date, slot);
+  for (let at = from; at === from || at < from + product.rainFastHours + 6; at += 12) {
+    const told = weather.find((one) => hoursAt(start, one.date, one.slot) === at);
+    dry *= 1 - (told ? (told.rainChance ?? 0) : (rules.rainChance ?? 0));
+  }
+  return dry;
 }
 
 function isAllowedAlone({ start, startSlot, rounds, weather }: PlanQuestion, { round, date, slot, product }: Put): boolean {
@@ -63,7 +79,15 @@ function isAllowedAlone({ start, startSlot, rounds, weather }: PlanQuestion, { r
   if (product.rainFastHours !== undefined) {
     const from = hoursAt(start, date, slot);
     const until = from + 12 * Math.max(1, Math.ceil((product.rainFastHours + 6) / 12));
-    if (weather.some((one) => one.rainMm > 0 && hoursAt(start, one.date, one.slot) >= from && hoursAt(start, one.date, one.slot) < until))
+    if (
+      weather.some(
+        (one) =>
+          one.rainMm > 0 &&
+          (one.rainChance ?? 1) >= 0.5 &&
+          hoursAt(start, one.date, one.slot) >= from &&
+          hoursAt(start, one.date, one.slot) < until,
+      )
+    )
       return false;
   }
   if (flowers && date >= flowers.from && date <= flowers.until) {

@@ -118,11 +118,18 @@ test('hours become half-days: work hours for warmth and wind, all twelve for rai
     hour('2026-07-19T03:00:00Z', 2),
     hour('2026-07-19T09:00:00Z'),
   ];
-  expect(halfDays(hours, 'UTC')).toEqual([
-    { date: '2026-07-18', slot: 'morning', temperatureC: 16, windKmh: 6, rainMm: 0 },
-    { date: '2026-07-18', slot: 'evening', temperatureC: 20, windKmh: 6, rainMm: 2 },
-  ]);
-  expect(halfDays([hour('2026-07-18T07:00:00Z', 0.1)], 'UTC')).toEqual([]);
+  const now = '2026-07-18T12:00:00Z';
+  // One half-day measured, dry: 0.3 of twenty elsewhere make 6 of 21; a quarter of a day ahead, 95 % of the forecast counts.
+  const usual = 6 / 21;
+  const skill = Math.exp(-0.25 / 5);
+  expect(halfDays(hours, 'UTC', now)).toEqual({
+    halfDays: [
+      { date: '2026-07-18', slot: 'morning', temperatureC: 16, windKmh: 6, rainMm: 0, rainChance: 0 },
+      { date: '2026-07-18', slot: 'evening', temperatureC: 20, windKmh: 6, rainMm: 2, rainChance: skill + usual * (1 - skill) },
+    ],
+    usualRain: usual,
+  });
+  expect(halfDays([hour('2026-07-18T07:00:00Z', 0.1)], 'UTC', now).halfDays).toEqual([]);
 });
 
 test.each([
