@@ -97,6 +97,13 @@ export type { ClinicOffer, ClinicReport, ClinicResult, SampleMaterial } from './
 // Calculations
 export { differentialAnswer, differentialRequest, mostFindings } from './calculations/differential.js';
 export type { DifferentialAnswer, DifferentialRequest } from './calculations/differential.js';
+export { degreeDaysAnswer, degreeDaysRequest } from './calculations/degreeDays.js';
+export { efficacyAnswer, efficacyRequest } from './calculations/efficacy.js';
+export type { EfficacyAnswer, EfficacyRequest } from './calculations/efficacy.js';
+export { freedomAnswer, freedomRequest } from './calculations/freedom.js';
+export type { FreedomAnswer, FreedomRequest } from './calculations/freedom.js';
+export { hourMs } from './calculations/hourTime.js';
+export { infectionRiskAnswer, infectionRiskRequest } from './calculations/infectionRisk.js';
 export { mixAnswer, mixRequest } from './calculations/mix.js';
 export type { MixAnswer, MixRequest } from './calculations/mix.js';
 export { optionsAnswer, optionsRequest } from './calculations/options.js';

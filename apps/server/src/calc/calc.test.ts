@@ -107,6 +107,66 @@ test('a sample, and what its test is worth', async () => {
   expect(await refused(calc('sample', { test: 'iwao', seen: [] }))).toMatch(/400.*"p1"/);
 });
 
+describe('heat, wetness, proof', () => {
+  const days = ['01', '02', '03'].map((day, i) => ({ date: `2026-05-${day}`, min: 8 + i, max: 22 + i }));
+  const wet = (count: number, fields: object) =>
+    Array.from({ length: count }, (_, i) => ({ time: new Date(Date.UTC(2026, 4, 1, i)).toISOString(), temperatureC: 20, ...fields }));
+
+  test('degree days by any method, from days or hours', async () => {
+    const ask = { method: 'sine', lower: 10, days, biofix: '2026-05-02', stages: [{ name: 'flight', at: 10 }] };
+    const answer = await calc<{ daily: { sum: number }[] }>('degree-days', ask);
+    expect(endpoints.degreeDays.answer.safeParse(answer).error).toBeUndefined();
+    expect(answer).toMatchObject({ daily: [{ sum: 0 }, {}, {}], reached: [{ name: 'flight', date: '2026-05-03' }], missing: 0 });
+    const hourly = { method: 'hourly', lower: 10, hours: wet(24, {}).map(({ time, temperatureC }) => ({ time, temperatureC })) };
+    expect(await calc('degree-days', hourly)).toMatchObject({ daily: [{ date: '2026-05-01', dd: 10, sum: 10 }] });
+    expect(await refused(calc('degree-days', { ...ask, method: 'guess' }))).toMatch(/400.*method/);
+    expect(await refused(calc('degree-days', { ...ask, days: [{ date: '2026-05-01', min: 9, max: 3 }] }))).toMatch(
+      /400.*above the maximum/,
+    );
+    expect(await refused(calc('degree-days', { ...ask, days: [...days].reverse() }))).toContain('dates must ascend');
+  });
+
+  test('infection: of a disease of the library, or of a model', async () => {
+    const answer = await calc('infection-risk', { disease: 'apple scab', hours: [...wet(7, { rh: 95 })] });
+    expect(endpoints.infectionRisk.answer.safeParse(answer).error).toBeUndefined();
+    expect(answer).toMatchObject({
+      periods: [{ wetHours: 7, needed: 6, infected: true }],
+      daily: [{ date: '2026-05-01', infected: true }],
+    });
+    const model = { tMin: 1, tOpt: 20, tMax: 30, wMin: 9 };
+    expect(await calc('infection-risk', { model, hours: wet(5, { rainMm: 0, rh: 50 }) })).toMatchObject({ periods: [] });
+    expect(await calc('infection-risk', { model, hours: wet(5, { wet: true, rh: 50 }) })).toMatchObject({ periods: [{ infected: false }] });
+    expect(await refused(calc('infection-risk', { hours: [] }))).toMatch(/400.*one of the two/);
+    expect(await refused(calc('infection-risk', { disease: 'clubroot', hours: [] }))).toMatch(/400.*no-model.*Apple scab/);
+  });
+
+  test('efficacy, and what counts can’t tell', async () => {
+    const ask = { method: 'henderson-tilton', treated: { before: [120], after: [12] }, control: { before: [100], after: [150] } };
+    const answer = await calc<{ percent: number }>('efficacy', ask);
+    expect(endpoints.efficacy.answer.safeParse(answer).error).toBeUndefined();
+    expect(answer.percent).toBeCloseTo(93.33, 2);
+    expect(await refused(calc('efficacy', { ...ask, control: { before: [3], after: [0] } }))).toMatch(/400.*nothing was left/);
+    expect(await refused(calc('efficacy', { ...ask, treated: { after: [] } }))).toMatch(/400.*after/);
+  });
+
+  test('freedom from looks and from samples', async () => {
+    const looks = [
+      { date: '2026-06-01', found: false, sensitivity: 0.5 },
+      { date: '2026-06-08', found: 0, inspected: 30, of: 60, unitSensitivity: 0.8, designPrevalence: 0.05 },
+    ];
+    const answer = await calc<{ probability: number }>('freedom', { prior: 0.5, looks });
+    expect(endpoints.freedom.answer.safeParse(answer).error).toBeUndefined();
+    // Odds of one, times 0.5, times 0.6³.
+    expect(answer.probability).toBeCloseTo(1 / (1 + 0.5 * 0.216), 9);
+    expect(await calc('freedom', { prior: 0.5, looks: [{ ...looks[0], found: 3 }] })).toMatchObject({
+      probability: 0,
+      cleanLooksNeeded: null,
+    });
+    expect(await refused(calc('freedom', { prior: 0.5, looks: [{ ...looks[1], inspected: 61 }] }))).toMatch(/400.*than there are/);
+    expect(await refused(calc('freedom', { prior: 2, looks: [] }))).toMatch(/400.*prior/);
+  });
+});
+
 describe('a plan', () => {
   const soap = { id: 'soap', group: 'soap', efficacy: 0.8, cost: 1, minutes: 20, rainFastHours: 4, preHarvestDays: 3 };
   const round = { id: 'first', case: 'mite', dailyLoss: 2, value: 100, products: [soap] };
@@ -159,7 +219,17 @@ test('whatever is sent, the answer is never 500', async () => {
     fc.record({ rate: fc.record({ amount: fc.double(), unit: fc.constantFrom('ml', 'percent', 'm2', 'x') }), make: fc.jsonValue() }),
     fc.record({ points: fc.array(fc.record({ date: fc.constantFrom('2026-07-01', '2026-02-30', ''), severity: fc.double() })) }),
   );
-  const names = fc.constantFrom('differential', 'options', 'mix', 'plan', 'progress');
+  const names = fc.constantFrom(
+    'differential',
+    'options',
+    'mix',
+    'plan',
+    'progress',
+    'degree-days',
+    'infection-risk',
+    'efficacy',
+    'freedom',
+  );
   await fc.assert(
     fc.asyncProperty(names, anything, async (name, body) => {
       expect(await client.status('post', `/api/v1/calc/${name}`, body)).toBeLessThan(500);

@@ -1,5 +1,11 @@
 export { audpc, audps, relativeArea } from './areaUnderCurve.js';
 export type { Reading } from './areaUnderCurve.js';
+export { efficacy } from './efficacy.js';
+export type { Efficacy, EfficacyMethod, PlotCounts } from './efficacy.js';
+export { freedom, sampleSensitivity, usualBelief } from './freedom.js';
+export type { Freedom, FreedomLook, FreedomQuestion, SampleOfPlants } from './freedom.js';
+export { plotsNeeded, randomisedStrips } from './trial.js';
+export type { Strip } from './trial.js';
 export { progress } from './progress.js';
 export type { Progress } from './progress.js';
 export { expectedSeverity, fitProgress } from './progressModel.js';

@@ -19,5 +19,12 @@ export { rainChance, usualRainChance } from './rainChance.js';
 export type { RainForecast } from './rainChance.js';
 export { weatherToday } from './weatherToday.js';
 export type { WeatherToday } from './weatherToday.js';
+// Heat and wetness
+export { degreeDayOfHours, degreeDays, heatAt } from './degreeDays.js';
+export type { Cutoff, DayExtremes, DegreeDayMethod, HeatResponse } from './degreeDays.js';
+export { heatSum } from './heatSum.js';
+export type { HeatDay, HeatStage, HeatSum } from './heatSum.js';
+export { hoursNeeded, infectionPeriods, temperatureResponse } from './infectionRisk.js';
+export type { InfectionHour, InfectionModel, WetPeriod } from './infectionRisk.js';
 export { sprayWindows, usualSprayLimits } from './sprayWindows.js';
 export type { SprayLimits, SprayWindow } from './sprayWindows.js';

@@ -3,9 +3,11 @@ import { mixFor } from '@field-nurse/core/dose';
 import { progress } from '@field-nurse/core/recovery';
 import { sample } from '@field-nurse/core/sampling';
 import type { Library } from '../entries.js';
+import { answerDegreeDays, answerInfectionRisk } from './answerClimate.js';
 import { answerDifferential } from './answerDifferential.js';
 import { answerOptions } from './answerOptions.js';
 import { answerPlan } from './answerPlan.js';
+import { answerEfficacy, answerFreedom } from './answerRecovery.js';
 import type { PlanMeans } from './answerPlan.js';
 import { Refusal } from './refusal.js';
 import type { Refused } from './refusal.js';
@@ -30,6 +32,10 @@ const answers: Answers = {
     if (!means) throw new Error('A plan needs a solver.');
     return answerPlan(request, means);
   },
+  degreeDays: answerDegreeDays,
+  infectionRisk: answerInfectionRisk,
+  efficacy: answerEfficacy,
+  freedom: answerFreedom,
   progress: (_, { points, model }) => progress(points, model),
   sample: (_, request) => sample(request),
 };

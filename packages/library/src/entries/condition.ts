@@ -34,6 +34,33 @@ export const level = z.strictObject({
   trap: z.enum(['sticky-card', 'pheromone', 'slug', 'snap', 'fly']).optional().describe('which trap, for catches in a week'),
 });
 
+/** What warmth makes of it: sums of degree days (°C·day) at which a stage comes, or a generation is through. */
+export const heat = z
+  .strictObject({
+    lowerC: z.number().min(-5).max(25),
+    upperC: z.number().min(15).max(45).optional(),
+    from: z
+      .enum(['new-year', 'spring', 'first-sight'])
+      .optional()
+      .describe('from when stages are counted: 1 January or 1 March in the north, half a year later in the south, or the first sight'),
+    stages: z.array(z.strictObject({ name: text, at: z.number().positive() })).default([]),
+    generation: z.number().positive().optional(),
+    basis: text,
+  })
+  .refine(({ from, stages }) => (from === undefined) === (stages.length === 0), { error: 'stages are counted from somewhere' })
+  .refine(({ stages, generation }) => stages.length > 0 || generation !== undefined, { error: 'stages or a generation' });
+
+/** Wetness and warmth that let it into a leaf: the wet-period model of core. */
+export const infection = z.strictObject({
+  tMin: z.number(),
+  tOpt: z.number(),
+  tMax: z.number(),
+  wMin: z.number().positive(),
+  wMax: z.number().positive().optional(),
+  dryHoursForgiven: z.int().min(0).max(24).optional(),
+  basis: text,
+});
+
 export const condition = z.strictObject({
   id: entryId,
   name: text,
@@ -98,6 +125,8 @@ export const condition = z.strictObject({
   persistence: text,
   restYears: z.number().positive().max(40).optional().describe('how long its ground stays closed to the families that take it'),
   spread: text,
+  heat: heat.optional(),
+  infection: infection.optional(),
   recovery: z.strictObject({ sign: text, lookAgainDays: z.int().min(1).max(60) }),
   disputes: z.array(dispute).default([]),
   cautions: z.array(text).default([]),
