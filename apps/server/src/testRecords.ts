@@ -60,6 +60,7 @@ export const sickness = (plantingId: string): Written<'cases'> => ({
   helpersSeen: false,
   stance: null,
   schools: [],
+  parts: [],
   photos: [],
   diagnoses: [{ on: '2026-07-10', conditions: ['late-blight'], why: '' }],
   closedOn: null,
@@ -71,12 +72,40 @@ export const assessment = (caseId: string, plantingId: string): Written<'assessm
   caseId,
   plantingId,
   assessedOn: '2026-07-13',
+  partId: null,
+  plant: 3,
+  scale: 'leaf',
   severity: 4,
-  count: null,
+  count: 7,
+  counts: [3, 0, 4],
+  countedOn: 'leaf',
+  plantsLooked: 3,
+  plantsMarked: 2,
   newGrowth: 'clean',
+  flowers: 5,
+  photos: [],
   nextAssessmentOn: null,
   note: '',
 });
+
+export const harvest = (plantingId: string): Written<'harvests'> => ({
+  plantingId,
+  pickedOn: '2026-07-14',
+  kg: 2.5,
+  pieces: 30,
+  wasteKg: 0.2,
+  by: 'Wren',
+  note: '',
+});
+
+export const lesson: Written<'lessons'> = {
+  writtenOn: '2026-07-14',
+  text: 'Cover the potatoes by the end of May.',
+  condition: 'late-blight',
+  host: 'potato',
+  dueOn: '2027-05-25',
+  doneOn: null,
+};
 
 export const sample = (caseId: string): Written<'clinicSamples'> => ({
   caseId,

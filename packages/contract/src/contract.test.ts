@@ -1,7 +1,8 @@
 import { endpoints, mostHoursInFile, storedRecords, weatherHour, writtenRecords } from './index';
 import { application, decision } from './applications';
 import { planting } from './plantings';
-import { assessment, gardenSettings, place } from './records';
+import { gardenSettings, place } from './records';
+import { assessment } from './recovery';
 import { timeZone } from './words';
 
 const id = '8f7f0c1e-4a55-4d0b-9c5e-2f3b6f1f7a10';

@@ -16,7 +16,6 @@ export {
 export type { PlantingEvent } from './plantings.js';
 export { planting, plantingEvent } from './plantings.js';
 export {
-  assessment,
   caseFinding,
   caseRecord,
   comment,
@@ -40,6 +39,9 @@ export type {
   LabelCard,
   LeafMeasurement,
   Assessment,
+  CasePart,
+  Harvest,
+  Lesson,
   OwnEntry,
   OwnThreshold,
   Place,
@@ -58,6 +60,9 @@ export type {
   WorkTime,
   Written,
 } from './records.js';
+
+// What came of it
+export { assessment, casePart, harvest, lesson } from './recovery.js';
 
 // Beside a treatment
 export { calibration, sprayer, testSpray } from './treatment.js';

@@ -15,6 +15,7 @@ import {
 import { plannedApplication, treatmentPlan, workTime } from './plans.js';
 import { planting } from './plantings.js';
 import { labelCard, product, stockMove } from './shelf.js';
+import { assessment, caseParts, harvest, lesson } from './recovery.js';
 import { sprayer, testSpray } from './treatment.js';
 import { shape } from './shapes.js';
 import {
@@ -27,7 +28,6 @@ import {
   monthDay,
   onset,
   pattern,
-  percent,
   placeKind,
   schools,
   setting,
@@ -94,21 +94,12 @@ export const caseRecord = z.strictObject({
   /** for this case alone; none: as the garden has it */
   stance: stance.nullable().default(null),
   schools: schools.default([]),
+  /** parts of the stand that are looked at apart */
+  parts: caseParts.default([]),
   diagnoses: z.array(diagnosis).max(50),
   photos: z.array(id).max(10).default([]),
   closedOn: day.nullable(),
   outcome: z.enum(['recovered', 'left-alone', 'removed', 'lost', 'other']).nullable(),
-  note: longText,
-});
-
-export const assessment = z.strictObject({
-  caseId: id,
-  plantingId: id,
-  assessedOn: day,
-  severity: percent,
-  count: z.int().min(0).max(1_000_000).nullable(),
-  newGrowth: z.enum(['clean', 'marked', 'none', 'unknown']),
-  nextAssessmentOn: day.nullable(),
   note: longText,
 });
 
@@ -143,6 +134,8 @@ export const storedRecords = {
   sprayers: stored(sprayer),
   testSprays: stored(testSpray),
   assessments: stored(assessment),
+  harvests: stored(harvest),
+  lessons: stored(lesson),
   traps: stored(trap),
   catches: stored(trapCatch),
   scoutingRounds: stored(z.strictObject({ ...scoutingRound.shape, clockMended })),
@@ -171,6 +164,8 @@ export const writtenRecords = {
   sprayers: sprayer,
   testSprays: testSpray,
   assessments: assessment,
+  harvests: harvest,
+  lessons: lesson,
   traps: trap,
   catches: trapCatch,
   scoutingRounds: scoutingRound,
@@ -202,6 +197,9 @@ export type TestSpray = z.infer<typeof storedRecords.testSprays>;
 export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;
+export type Harvest = z.infer<typeof storedRecords.harvests>;
+export type Lesson = z.infer<typeof storedRecords.lessons>;
+export type CasePart = Case['parts'][number];
 export type Trap = z.infer<typeof storedRecords.traps>;
 export type Catch = z.infer<typeof storedRecords.catches>;
 export type ScoutingRound = z.infer<typeof storedRecords.scoutingRounds>;

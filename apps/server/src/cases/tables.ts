@@ -22,6 +22,8 @@ export const cases = pgTable(
     stance: text('stance'),
     schools: jsonb('schools').notNull().default([]),
     photos: jsonb('photos').notNull().default([]),
+    /** parts of the stand that are looked at apart */
+    parts: jsonb('parts').notNull().default([]),
     closedOn: date('closed_on'),
     outcome: text('outcome'),
     note: text('note').notNull(),

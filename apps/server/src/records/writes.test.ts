@@ -1,6 +1,6 @@
 import type { GardenContents } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { application, bed, decision, fresh, assessment, planting, settings, sickness } from '../testRecords';
+import { application, assessment, bed, decision, fresh, harvest, lesson, planting, settings, sickness } from '../testRecords';
 import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
@@ -35,9 +35,16 @@ describe('a write', () => {
       await garden.add('decisions', decision(sick)),
       await garden.add('applications', application(plant, sick)),
       await garden.add('assessments', assessment(sick, plant)),
+      await garden.add('harvests', harvest(plant)),
+      await garden.add('lessons', lesson),
     ];
-    const { decisions, applications, assessments } = await contents();
-    expect([...decisions, ...applications, ...assessments].map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
+    const { decisions, applications, assessments, harvests, lessons } = await contents();
+    const stored = [...decisions, ...applications, ...assessments, ...harvests, ...lessons];
+    expect(stored.map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
+    const read = <T extends { readonly id: string }>(list: readonly T[], id: string | undefined) => list.find((one) => one.id === id);
+    expect(read(assessments, ids[2])).toEqual({ ...assessment(sick, plant), id: ids[2], version: 1 });
+    expect(read(harvests, ids[3])).toEqual({ ...harvest(plant), id: ids[3], version: 1 });
+    expect(read(lessons, ids[4])).toEqual({ ...lesson, id: ids[4], version: 1 });
   });
 
   test('sent twice counts once', async () => {
@@ -183,6 +190,8 @@ describe('bad input is refused with 400 and says where', () => {
     ],
     ['no plants', 'plantings', { ...planting(randomUUID()), plants: 0 }, 'plants'],
     ['a day that is none', 'plantings', { ...planting(randomUUID()), plantedOn: '2026-02-30' }, 'plantedOn'],
+    ['a harvest below nothing', 'harvests', { ...harvest(randomUUID()), kg: -1 }, 'kg'],
+    ['a lesson without words', 'lessons', { ...lesson, text: ' ' }, 'text'],
     ['more than all of the plant', 'assessments', { ...assessment(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
     ['an unknown treatment', 'decisions', { ...decision(randomUUID()), intervention: 'moonlight' }, 'intervention'],
     ['a decision for what is ruled out', 'decisions', { ...decision(randomUUID()), verdict: 'ruled-out' }, 'verdict'],

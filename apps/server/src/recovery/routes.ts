@@ -5,9 +5,15 @@ import type { Deps } from '../deps.js';
 import { writeRecord } from '../records/writeRecord.js';
 import { writeOf } from '../records/writeOf.js';
 
-/** Recovery looks. */
+/** Recovery looks, what was picked, and what was learnt. */
 export function recoveryRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeAssessment, ({ params, body, access }) =>
     writeRecord(deps.db, 'assessments', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
+  );
+  serve(router, deps, endpoints.writeHarvest, ({ params, body, access }) =>
+    writeRecord(deps.db, 'harvests', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
+  );
+  serve(router, deps, endpoints.writeLesson, ({ params, body, access }) =>
+    writeRecord(deps.db, 'lessons', params.record, body.version, body.value, writeOf(deps, { params, body, access })),
   );
 }

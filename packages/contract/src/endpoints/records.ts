@@ -35,6 +35,8 @@ export const recordsEndpoints = {
   writeDecision: write('decisions'),
   writeApplication: write('applications'),
   writeAssessment: write('assessments'),
+  writeHarvest: write('harvests'),
+  writeLesson: write('lessons'),
   writeTrap: write('traps'),
   writeCatch: write('catches'),
   writeScoutingRound: write('scoutingRounds'),

@@ -3,7 +3,7 @@ import type { Bootstrap, Interval } from '../statistics/index.js';
 
 export type EfficacyMethod = 'abbott' | 'henderson-tilton' | 'schneider-orelli' | 'sun-shepard';
 
-/** Counts in the plots, or on the plants, of one treatment; those before belong to those after one by one. */
+/** Counts in the plots, or on the plants, of one treatment; as many before as after belong to each other one by one, others are drawn apart. */
 export interface PlotCounts {
   readonly before?: readonly number[] | undefined;
   readonly after: readonly number[];
@@ -49,9 +49,9 @@ const formulas: Readonly<Record<EfficacyMethod, Formula>> = {
  * Corrected efficacy of a treatment against what was left alone, with limits from 10,000 drawn samples: plots are drawn anew; where there is one
  * only, its counts are drawn as counts of what comes by chance (Poisson).
  *
- * Where a method asks for counts before, each plot needs one. Nothing left in the control, or nothing there before, tells nothing.
+ * Nothing left in the control, or nothing there before, tells nothing.
  *
- * @throws RangeError where counts are missing, do not belong to each other, or tell nothing
+ * @throws RangeError where counts are missing or tell nothing
  */
 export function efficacy(method: EfficacyMethod, treated: PlotCounts, control: PlotCounts, bootstrap: Bootstrap = {}): Efficacy {
   const needsBefore = method !== 'abbott';
@@ -60,9 +60,8 @@ export function efficacy(method: EfficacyMethod, treated: PlotCounts, control: P
     ['control', control],
   ] as const) {
     if (after.length === 0) throw new RangeError(`${name}.after: at least one count is needed`);
-    if (needsBefore && !before) throw new RangeError(`${name}.before: ${method} needs counts from before the treatment`);
-    if (needsBefore && before!.length !== after.length)
-      throw new RangeError(`${name}.before: as many counts are needed as after (${after.length}), got ${before!.length}`);
+    if (needsBefore && (!before || before.length === 0))
+      throw new RangeError(`${name}.before: ${method} needs counts from before the treatment`);
   }
   const [treatedMeans, controlMeans] = [meansOf(treated, needsBefore), meansOf(control, needsBefore)];
   if (controlMeans.after === 0)
@@ -94,23 +93,35 @@ const meansOf = ({ before, after }: PlotCounts, needsBefore: boolean): Means => 
  * left on any, there may still be some that were not met: a mean is drawn that lets nothing be seen on all of them.
  */
 function sampler({ before, after }: PlotCounts, needsBefore: boolean): (random: () => number) => Means {
-  const count = after.length;
+  const then = needsBefore ? before! : undefined;
   const isNoneLeft = after.every((one) => one === 0);
-  if (count === 1)
-    return (random) => ({
-      after: isNoneLeft ? unseenMean(count, random) : poissonDraw(after[0]!, random),
-      before: needsBefore ? poissonDraw(before![0]!, random) : 1,
-    });
+  const isPaired = then?.length === after.length && after.length > 1;
   return (random) => {
-    let [sumBefore, sumAfter] = [0, 0];
-    for (let i = 1; i < count; i++) {
-      const plot = Math.floor(random() * count);
-      sumAfter += after[plot]!;
-      if (needsBefore) sumBefore += before![plot]!;
-    }
-    const drawn = count - 1;
-    return { before: needsBefore ? sumBefore / drawn : 1, after: isNoneLeft ? unseenMean(count, random) : sumAfter / drawn };
+    if (isPaired && !isNoneLeft) return pairedMeans(then, after, random);
+    return {
+      before: then ? drawnMean(then, random) : 1,
+      after: isNoneLeft ? unseenMean(after.length, random) : drawnMean(after, random),
+    };
   };
+}
+
+function pairedMeans(before: readonly number[], after: readonly number[], random: () => number): Means {
+  const drawn = after.length - 1;
+  let [sumBefore, sumAfter] = [0, 0];
+  for (let i = 0; i < drawn; i++) {
+    const plot = Math.floor(random() * after.length);
+    sumBefore += before[plot]!;
+    sumAfter += after[plot]!;
+  }
+  return { before: sumBefore / drawn, after: sumAfter / drawn };
+}
+
+function drawnMean(counts: readonly number[], random: () => number): number {
+  if (counts.length === 1) return poissonDraw(counts[0]!, random);
+  const drawn = counts.length - 1;
+  let sum = 0;
+  for (let i = 0; i < drawn; i++) sum += counts[Math.floor(random() * counts.length)]!;
+  return sum / drawn;
 }
 
 /** Of the mean count, when nothing was seen on so many: exponential, as Bayes' rule has it for a level prior. */

@@ -25,7 +25,7 @@ function start() {
     refusals.shift()?.();
     if (version !== stored(id).version) throw new ApiError(409, 'changed-elsewhere', 'faster');
     written.push({ ...value, id });
-    change(id, () => ({ ...value, photos: value.photos ?? [], stance: null, schools: [], id, version: version + 1 }));
+    change(id, () => ({ ...value, photos: value.photos ?? [], stance: null, schools: [], parts: [], id, version: version + 1 }));
     return away ? 'kept' : 'saved';
   };
   const waiting = signal(0);

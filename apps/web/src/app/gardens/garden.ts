@@ -41,6 +41,8 @@ export class Garden {
   readonly plannedApplications = this.#store.selectSignal(gardenFeature.selectPlannedApplications);
   readonly workTimes = this.#store.selectSignal(gardenFeature.selectWorkTimes);
   readonly sprayers = this.#store.selectSignal(gardenFeature.selectSprayers);
+  readonly harvests = this.#store.selectSignal(gardenFeature.selectHarvests);
+  readonly lessons = this.#store.selectSignal(gardenFeature.selectLessons);
   readonly testSprays = this.#store.selectSignal(gardenFeature.selectTestSprays);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);
   readonly assessments = this.#store.selectSignal(gardenFeature.selectAssessments);

@@ -16,6 +16,8 @@ export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
   decisions: 'A decision',
   applications: 'An entry of the log',
   assessments: 'A look',
+  harvests: 'A harvest',
+  lessons: 'A lesson',
   traps: 'A trap',
   catches: 'A catch',
   scoutingRounds: 'A round',

@@ -74,11 +74,12 @@ export class LocalDb extends Dexie {
         .toCollection()
         .modify((one, row) => void (row.value = one.write ? { ...one, write: withNewFields(one.write) } : one));
     });
-    // Cases say more than before; what waits is written without it, and the server knows what that means.
-    this.version(6).upgrade(async (old) => {
-      await old.table('gardens').clear();
-      await old.table('records').clear();
-    });
+    // Cases, then looks say more than before; what waits is written without it, and the server knows what that means.
+    for (const version of [6, 7])
+      this.version(version).upgrade(async (old) => {
+        await old.table('gardens').clear();
+        await old.table('records').clear();
+      });
   }
 }
 

@@ -146,6 +146,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     plannedApplications: signal(all.plannedApplications),
     workTimes: signal(all.workTimes),
     sprayers: signal(all.sprayers),
+    harvests: signal(all.harvests),
+    lessons: signal(all.lessons),
     testSprays: signal(all.testSprays),
     shelf: signal(shelfNow(all, today)),
     atHand: signal(atHandOf(shelfNow(all, today), all.labelCards)),
