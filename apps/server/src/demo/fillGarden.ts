@@ -185,8 +185,18 @@ async function fillCase(
       reportedOn: null,
       note: '',
     });
-  for (const { on, severity, count = null, growth, next = null, note = '' } of sketch.looks ?? [])
-    await write('assessments', { caseId, plantingId, assessedOn: on, severity, count, newGrowth: growth, nextAssessmentOn: next, note });
+  for (const { on, severity, count, counts = [], growth, next = null, note = '' } of sketch.looks ?? [])
+    await write('assessments', {
+      caseId,
+      plantingId,
+      assessedOn: on,
+      severity,
+      count: count ?? (counts.length > 0 ? counts.reduce((sum, one) => sum + one, 0) : null),
+      counts: [...counts],
+      newGrowth: growth,
+      nextAssessmentOn: next,
+      note,
+    });
   return caseId;
 }
 

@@ -35,6 +35,8 @@ export interface CaseSketch {
     on: string;
     severity: number;
     count?: number;
+    /** on each plant, in the order of looking */
+    counts?: readonly number[];
     growth: Written<'assessments'>['newGrowth'];
     next?: string;
     note?: string;
@@ -153,8 +155,8 @@ export const demoCases: readonly CaseSketch[] = [
       },
     ],
     looks: [
-      { on: '2026-07-13', severity: 2, growth: 'clean' },
-      { on: '2026-07-16', severity: 4, growth: 'clean', next: '2026-07-18' },
+      { on: '2026-07-13', severity: 2, counts: [3, 1, 0, 4, 2, 1, 0, 3, 2, 1], growth: 'clean' },
+      { on: '2026-07-16', severity: 4, counts: [4, 2, 1, 5, 3, 2, 0, 4, 3, 2], growth: 'clean', next: '2026-07-18' },
     ],
   },
   {
@@ -166,8 +168,8 @@ export const demoCases: readonly CaseSketch[] = [
     taken: [{ on: '2026-07-13', for: ['late-blight'] }],
     decided: [{ on: '2026-07-13', intervention: 'watch', lookAgain: '2026-07-16', note: 'Trial row: haulm is cut at ten percent.' }],
     looks: [
-      { on: '2026-07-13', severity: 2, growth: 'clean' },
-      { on: '2026-07-16', severity: 9, growth: 'marked', next: '2026-07-18' },
+      { on: '2026-07-13', severity: 2, counts: [2, 4, 1, 0, 3, 2, 1, 3, 2, 1], growth: 'clean' },
+      { on: '2026-07-16', severity: 9, counts: [9, 14, 6, 3, 12, 8, 5, 11, 9, 7], growth: 'marked', next: '2026-07-18' },
     ],
   },
   {

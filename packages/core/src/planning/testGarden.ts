@@ -33,6 +33,8 @@ export const assessment: GardenToday['assessments'][number] = {
   severity: 10,
   count: null,
   newGrowth: 'marked',
+  partId: null,
+  plant: null,
   nextAssessmentOn: null,
 };
 

@@ -1,8 +1,17 @@
 import type { CaseAssessment } from './caseAssessments';
 import { nextAssessmentOn, statusOf } from './caseAssessments';
+import { looksByDay } from './lookOfDay';
 
 const decision = { decidedOn: '2026-07-01', nextAssessmentOn: '2026-07-11' };
-const assessment: CaseAssessment = { assessedOn: '2026-07-03', severity: 10, count: null, newGrowth: 'marked', nextAssessmentOn: null };
+const assessment: CaseAssessment = {
+  assessedOn: '2026-07-03',
+  partId: null,
+  plant: null,
+  severity: 10,
+  count: null,
+  newGrowth: 'marked',
+  nextAssessmentOn: null,
+};
 
 test('no assessment and no decision: nothing is due', () => {
   expect(nextAssessmentOn([], [])).toBeUndefined();
@@ -20,4 +29,12 @@ test('the status is that of the series, by days and not by places in the list', 
   expect(statusOf([assessment])).toBe('first-look');
   expect(statusOf([assessment, { ...assessment, assessedOn: '2026-07-10', severity: 30 }])).toBe('relapsing');
   expect(statusOf([assessment, { ...assessment, assessedOn: '2026-07-10', severity: 3 }])).toBe('recovering');
+});
+
+test('parts and plants of a day come together, where the whole was not looked at', () => {
+  const part = { ...assessment, partId: 'treated', severity: 4, count: 3, newGrowth: 'clean' as const };
+  const other = { ...assessment, partId: 'alone', severity: 20, count: null };
+  const later = { ...assessment, assessedOn: '2026-07-10', severity: 2 };
+  expect(looksByDay([part, other, later])).toEqual([{ ...other, severity: 12, count: 3 }, later]);
+  expect(looksByDay([part, assessment, other])).toEqual([assessment]);
 });

@@ -1,4 +1,5 @@
 import { daysBetween } from '../timing/days.js';
+import { looksByDay } from './lookOfDay.js';
 import { recoveryStatus } from './status.js';
 import type { Assessment, RecoveryStatus } from './status.js';
 
@@ -6,6 +7,9 @@ import type { Assessment, RecoveryStatus } from './status.js';
 export interface CaseAssessment {
   readonly assessedOn: string;
   readonly nextAssessmentOn: string | null;
+  /** the part, and the plant, that was looked at; none: the whole */
+  readonly partId: string | null;
+  readonly plant: number | null;
   readonly severity: number;
   readonly count: number | null;
   readonly newGrowth: Assessment['newGrowth'];
@@ -39,7 +43,7 @@ export function statusOf(assessments: readonly CaseAssessment[]): RecoveryStatus
   const first = assessments[0];
   if (!first) return undefined;
   return recoveryStatus(
-    assessments.map(({ assessedOn, severity, count, newGrowth }) => ({
+    looksByDay(assessments).map(({ assessedOn, severity, count, newGrowth }) => ({
       day: daysBetween(first.assessedOn, assessedOn),
       severity,
       count: count ?? undefined,

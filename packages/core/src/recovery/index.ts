@@ -18,6 +18,7 @@ export { compareParts } from './compareParts.js';
 export type { PartComparison, PartCounts, PartSeries } from './compareParts.js';
 export { gone } from './gone.js';
 export type { ClearLook, Gone, GoneFacts } from './gone.js';
+export { looksByDay } from './lookOfDay.js';
 export { laggingPlants } from './lagging.js';
 export type { PlantCourse } from './lagging.js';
 export { whyItFails } from './whyItFails.js';

@@ -12,7 +12,7 @@ export { mustReport } from './mustReport.js';
 export { openQuestions } from './openQuestions.js';
 export type { OpenFact } from './openQuestions.js';
 export type { Reason, ReasonCode } from './rules/reason.js';
-export { stageChances } from './stageNow.js';
+export { actsOn, stageChances } from './stageNow.js';
 
 // The question
 export { treatmentQuestion } from './treatmentQuestion.js';

@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, model, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { Garden } from './garden';
 import { Offline } from '../offline/offline';
+import { photoAddresses } from './photo-addresses';
 import { NotAPhoto, shrinkPhoto } from './shrink-photo';
 
 /** Photos of a stop or a case: taken by the camera, kept on the device, sent when they can be. */
@@ -56,28 +57,10 @@ export class PhotoTaker {
   protected readonly busy = signal(false);
   protected readonly fault = signal('');
   /** addresses of the pictures: on this device, or at the server */
-  protected readonly address = signal<ReadonlyMap<string, string>>(new Map());
+  protected readonly address = photoAddresses(this.photos);
 
   /** some of them are on this device alone */
   protected readonly waiting = computed(() => this.photos().some((id) => this.address().get(id)?.startsWith('blob:')));
-
-  constructor() {
-    effect((onCleanup) => {
-      const made: string[] = [];
-      let current = true;
-      const find = async (id: string) => {
-        const image = await this.#offline.photo(id);
-        const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${this.#garden.summary().id}/photos/${id}`;
-        if (image) made.push(url);
-        if (current) this.address.update((known) => new Map([...known, [id, url]]));
-      };
-      for (const id of this.photos()) void find(id);
-      onCleanup(() => {
-        current = false;
-        made.forEach((url) => URL.revokeObjectURL(url));
-      });
-    });
-  }
 
   protected async take(event: Event): Promise<void> {
     const field = event.target as HTMLInputElement;

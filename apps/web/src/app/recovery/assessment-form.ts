@@ -3,84 +3,47 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
+import { MatSelectModule } from '@angular/material/select';
 import { MatSliderModule } from '@angular/material/slider';
-import type { Assessment, Written } from '@field-nurse/contract';
+import type { Assessment, CasePart } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
 import type { Host, Sign } from '@field-nurse/library';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
 import { DayField } from '../gardens/day-field';
+import { PhotoTaker } from '../gardens/photo-taker';
 import { fromToday } from '../shared/days';
 import { growthWords } from '../shared/words';
+import { LeafTally } from './leaf-tally';
+import { mostOfAll, numberFault, NumberField, numberOf } from './number-field';
 
-export type LookValue = Omit<Written<'assessments'>, 'caseId' | 'plantingId'>;
+export type LookValue = Omit<Assessment, 'id' | 'version' | 'caseId' | 'plantingId'>;
+/** What the rhythm of the looks follows from. */
+export type LookState = Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'>;
 
-/** One recovery look: how much of the plant is marked, how many are counted, how the new growth is, and when to look again. */
+const scales = ['plant', 'leaf', 'stand'] as const;
+const countedOns = ['leaf', 'plant', 'shoot'] as const;
+const asTyped = (number: number | null | undefined) => String(number ?? '');
+
+/** One recovery look: how much is marked, how many are counted, how the new growth is, and when to look again. */
 @Component({
   selector: 'fn-assessment-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSliderModule, Drawing, DayField],
+  imports: [
+    MatButtonModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatRadioModule,
+    MatSelectModule,
+    MatSliderModule,
+    DayField,
+    Drawing,
+    LeafTally,
+    NumberField,
+    PhotoTaker,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './look-form.scss',
-  template: `
-    <form (submit)="$event.preventDefault(); save()" novalidate>
-      <div class="severity">
-        <fn-drawing
-          [organ]="sign()?.drawing?.organ ?? 'leaf'"
-          [mark]="sign()?.drawing?.mark ?? ''"
-          [leaf]="host()?.leaf ?? 'ovate'"
-          [severity]="severity() / 100"
-        />
-        <div class="how">
-          <p id="severity">
-            Severity: <b>{{ severity() }} %</b> of the plant
-          </p>
-          <mat-slider min="0" max="100" step="1" discrete>
-            <input matSliderThumb aria-labelledby="severity" [value]="severity()" (valueChange)="severity.set($event)" />
-          </mat-slider>
-          <p class="fn-small">Eyes rate it too high: half of what it looks like is often nearer.</p>
-        </div>
-      </div>
-      <div class="fields">
-        <mat-form-field>
-          <mat-label>Count (if you count)</mat-label>
-          <input matInput #counted type="number" min="0" step="1" [value]="count()" (input)="count.set(counted.value)" />
-          <mat-hint>{{ countFault() }}</mat-hint>
-        </mat-form-field>
-        <fn-day-field
-          label="Looked on"
-          [required]="true"
-          [value]="assessedOn() || null"
-          [max]="garden.today()"
-          (valueChange)="assessedOn.set($event ?? '')"
-        />
-      </div>
-      <p class="growth" id="growth">New growth</p>
-      <mat-radio-group aria-labelledby="growth" [value]="newGrowth()" (change)="newGrowth.set($event.value)">
-        @for (growth of growths; track growth[0]) {
-          <mat-radio-button [value]="growth[0]">{{ growth[1] }}</mat-radio-button>
-        }
-      </mat-radio-group>
-      <div class="fields">
-        <fn-day-field
-          label="Look again on"
-          [value]="nextAssessmentOn() || null"
-          [min]="assessedOn()"
-          [hint]="nextAssessmentOn() ? proposal() : 'no look planned'"
-          (valueChange)="nextAssessmentOn.set($event ?? '')"
-        />
-        <mat-form-field>
-          <mat-label>Note</mat-label>
-          <input matInput #noted maxlength="4000" [value]="note()" (input)="note.set(noted.value)" autocomplete="off" />
-        </mat-form-field>
-      </div>
-      <div class="fn-actions">
-        <button matButton="filled" [disabled]="busy() || countFault() !== ''">{{ look() ? 'Save the look' : 'Log this look' }}</button>
-        @if (look()) {
-          <button matButton type="button" (click)="left.emit()">Leave it</button>
-        }
-      </div>
-    </form>
-  `,
+  templateUrl: './assessment-form.html',
 })
 export class AssessmentForm {
   protected readonly garden = inject(Garden);
@@ -91,35 +54,88 @@ export class AssessmentForm {
   readonly look = input<Assessment>();
   /** severity of the look before */
   readonly before = input<number>();
+  /** parts of the stand that are looked at apart */
+  readonly parts = input<readonly CasePart[]>([]);
+  /** in the planting */
+  readonly plants = input(1);
   /** days to the next look from this state of the plant */
-  readonly nextIn = input.required<(look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'>) => number>();
+  readonly nextIn = input.required<(look: LookState) => number>();
   readonly busy = input(false);
   readonly saved = output<LookValue>();
   readonly left = output();
   protected readonly growths = Object.entries(growthWords);
+  protected readonly scales = scales;
+  protected readonly countedOns = countedOns;
+  protected readonly numberOf = numberOf;
 
+  /** the whole, one plant, or a part by its id */
+  protected readonly whereLooked = linkedSignal(() => this.look()?.partId ?? (this.look()?.plant ? 'plant' : 'whole'));
+  protected readonly plant = linkedSignal(() => asTyped(this.look()?.plant));
+  protected readonly scale = linkedSignal<LookValue['scale']>(() => this.look()?.scale ?? 'plant');
   protected readonly severity = linkedSignal(() => this.look()?.severity ?? this.before() ?? 0);
-  protected readonly count = linkedSignal(() => String(this.look()?.count ?? ''));
+  protected readonly counts = linkedSignal<readonly number[]>(() => this.look()?.counts ?? []);
+  protected readonly countedOn = linkedSignal<LookValue['countedOn']>(() => (this.look()?.counts.length ? this.look()!.countedOn : 'leaf'));
+  protected readonly count = linkedSignal(() => {
+    const counts = this.counts();
+    return counts.length > 0 ? String(counts.reduce((sum, one) => sum + one, 0)) : asTyped(this.look()?.count);
+  });
+  protected readonly plantsLooked = linkedSignal(() => asTyped(this.look()?.plantsLooked));
+  protected readonly plantsMarked = linkedSignal(() => asTyped(this.look()?.plantsMarked));
+  protected readonly flowers = linkedSignal(() => asTyped(this.look()?.flowers));
+  protected readonly photos = linkedSignal<readonly string[]>(() => this.look()?.photos ?? []);
   protected readonly assessedOn = linkedSignal(() => this.look()?.assessedOn ?? this.garden.today());
   protected readonly newGrowth = linkedSignal<Assessment['newGrowth']>(() => this.look()?.newGrowth ?? 'unknown');
   protected readonly note = linkedSignal(() => this.look()?.note ?? '');
   readonly #proposed = computed(() => addDays(this.assessedOn() || this.garden.today(), this.nextIn()(this.#state())));
   protected readonly nextAssessmentOn = linkedSignal(() => (this.look() ? (this.look()!.nextAssessmentOn ?? '') : this.#proposed()));
   protected readonly proposal = computed(() => `${fromToday(this.nextAssessmentOn(), this.garden.today())}`);
+  /** more than the usual was told of the look that is corrected, or a part is looked at: parts are compared by counts */
+  protected readonly hasMore = computed(
+    () =>
+      this.counts().length > 0 ||
+      this.photos().length > 0 ||
+      this.plantsLooked() !== '' ||
+      !['whole', 'plant'].includes(this.whereLooked()),
+  );
 
-  readonly #counted = computed(() => (this.count() === '' ? null : Number(this.count())));
-  protected readonly countFault = computed(() => {
-    const count = this.#counted();
-    return count === null || (Number.isInteger(count) && count >= 0 && count <= 1_000_000) ? '' : 'A whole number from 0, or empty.';
+  protected readonly isFaulty = computed(() => {
+    const looked = numberOf(this.plantsLooked());
+    return (
+      [
+        numberFault(this.count(), 0, mostOfAll),
+        numberFault(this.plantsLooked(), 1, this.plants()),
+        numberFault(this.plantsMarked(), 0, looked ?? 0),
+        numberFault(this.flowers(), 0, mostOfAll),
+        this.whereLooked() === 'plant' ? numberFault(this.plant() || '0', 1, this.plants()) : '',
+      ].join('') !== ''
+    );
   });
 
-  #state(): Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'> {
-    return { severity: this.severity(), count: this.#counted(), newGrowth: this.newGrowth(), assessedOn: this.assessedOn() };
+  protected setScale(event: Event): void {
+    this.scale.set((event.target as HTMLSelectElement).value as LookValue['scale']);
+  }
+
+  #state(): LookState {
+    return { severity: this.severity(), count: numberOf(this.count()), newGrowth: this.newGrowth(), assessedOn: this.assessedOn() };
   }
 
   protected save(): void {
     // The day's own field says what is wrong with it.
-    if (this.countFault() !== '' || !this.assessedOn() || this.busy()) return;
-    this.saved.emit({ ...this.#state(), nextAssessmentOn: this.nextAssessmentOn() || null, note: this.note().trim() });
+    if (this.isFaulty() || !this.assessedOn() || this.busy()) return;
+    const where = this.whereLooked();
+    this.saved.emit({
+      ...this.#state(),
+      partId: where === 'whole' || where === 'plant' ? null : where,
+      plant: where === 'plant' ? numberOf(this.plant()) : null,
+      scale: this.scale(),
+      counts: [...this.counts()],
+      countedOn: this.counts().length > 0 ? this.countedOn() : 'plant',
+      plantsLooked: numberOf(this.plantsLooked()),
+      plantsMarked: numberOf(this.plantsMarked()),
+      flowers: numberOf(this.flowers()),
+      photos: [...this.photos()],
+      nextAssessmentOn: this.nextAssessmentOn() || null,
+      note: this.note().trim(),
+    });
   }
 }

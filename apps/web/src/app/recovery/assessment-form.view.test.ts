@@ -2,6 +2,17 @@ import { show } from '../testing/show';
 import { assessment } from '../testing/test-garden';
 import { AssessmentForm } from './assessment-form';
 
+const usual = {
+  partId: null,
+  plant: null,
+  scale: 'plant',
+  counts: [],
+  countedOn: 'plant',
+  plantsLooked: null,
+  plantsMarked: null,
+  flowers: null,
+  photos: [],
+};
 const inputs = { nextIn: ({ severity }: { severity: number }) => (severity > 20 ? 3 : 7) };
 
 test('a new look begins from the one before, today, with the next one proposed', async () => {
@@ -12,7 +23,7 @@ test('a new look begins from the one before, today, with the next one proposed',
   expect(text()).toContain('in 3 days');
   await press('Log this look');
   expect(saved).toEqual([
-    { severity: 30, count: null, newGrowth: 'unknown', assessedOn: '2026-07-18', nextAssessmentOn: '2026-07-21', note: '' },
+    { ...usual, severity: 30, count: null, newGrowth: 'unknown', assessedOn: '2026-07-18', nextAssessmentOn: '2026-07-21', note: '' },
   ]);
 });
 
@@ -50,7 +61,45 @@ test('a look is corrected as it was, or left', async () => {
   await press('Save the look');
   await press('Leave it');
   expect(saved).toEqual([
-    { severity: 10, count: 12, newGrowth: 'marked', assessedOn: '2026-07-03', nextAssessmentOn: null, note: 'better' },
+    { ...usual, severity: 10, count: 12, newGrowth: 'marked', assessedOn: '2026-07-03', nextAssessmentOn: null, note: 'better' },
   ]);
   expect(left).toHaveLength(1);
+});
+
+test('leaf by leaf: the sum is the count, and a part is looked at by itself', async () => {
+  const part = { id: 'soaped', name: 'Soaped half', intervention: 'insecticidal-soap', plants: 5, strips: [] };
+  const { told, press, text, page } = await show(AssessmentForm, {
+    ...inputs,
+    parts: [part],
+    plants: 10,
+    look: { ...assessment, partId: 'soaped' },
+  });
+  const saved = told('saved');
+  await press('One more: On this leaf');
+  await press('One more: On this leaf');
+  await press('Next leaf');
+  await press('Next leaf');
+  expect(text()).toContain('2 on 2: 1.0 on each.');
+  expect(page.getByLabelText<HTMLInputElement>('Count (if you count)').value).toBe('2');
+  await press('Save the look');
+  expect(saved).toMatchObject([{ partId: 'soaped', plant: null, counts: [2, 0], countedOn: 'leaf', count: 2 }]);
+});
+
+test('one plant needs its number, and no more can have it than were looked at', async () => {
+  const { told, press, type, text } = await show(AssessmentForm, {
+    ...inputs,
+    plants: 10,
+    look: { ...assessment, plant: 4, plantsLooked: 5 },
+  });
+  const saved = told('saved');
+  await type('Plant, counted along the rows', '11');
+  expect(text()).toContain('A whole number from 1 to 10, or empty.');
+  await press('Save the look');
+  await type('Plant, counted along the rows', '7');
+  await type('Of these had it', '6');
+  await press('Save the look');
+  expect(saved).toEqual([]);
+  await type('Of these had it', '2');
+  await press('Save the look');
+  expect(saved).toMatchObject([{ plant: 7, partId: null, plantsLooked: 5, plantsMarked: 2 }]);
 });

@@ -1,14 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import type { Assessment } from '@field-nurse/contract';
-import { daysToNextLook, expectedSeverity, nextAssessmentOn, statusOf } from '@field-nurse/core/recovery';
-import { addDays, dayAt, daysBetween } from '@field-nurse/core/timing';
+import type { Assessment, CasePart } from '@field-nurse/contract';
+import { daysToNextLook, expectedSeverity, gone, looksByDay, nextAssessmentOn, statusOf } from '@field-nurse/core/recovery';
+import { addDays, dayAt, daysBetween, northernMonth } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Calc } from '../calc/calc';
 import { workingConditions } from '../cases/case-diagnoses';
 import { caseInEdit } from '../cases/case-edits';
 import { CaseHead } from '../cases/case-head';
+import { caseReckoning } from '../cases/case-reckoning';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
@@ -16,8 +17,17 @@ import { dayWord, fromToday } from '../shared/days';
 import { advice, growthWords } from '../shared/words';
 import type { Outcome } from './close-case';
 import { CloseCase } from './close-case';
-import type { LookValue } from './assessment-form';
+import { GardenWeather } from '../weather/garden-weather';
+import type { LookState, LookValue } from './assessment-form';
 import { AssessmentForm } from './assessment-form';
+import { failureFacts, hidingOf } from './case-facts';
+import { cameBack, clearLooks, comparedCases, comparedParts, plantsFollowed } from './case-looks';
+import { GonePanel } from './gone-panel';
+import { PartComparisonView } from './part-comparison';
+import { PartsPanel } from './parts-panel';
+import { PhotoOverlay } from './photo-overlay';
+import { PlantsFollowed } from './plants-followed';
+import { WhyFailsPanel } from './why-fails-panel';
 import { RecoveryCurve } from './recovery-curve';
 import { StatusMark } from '../gardens/status-mark';
 
@@ -28,7 +38,21 @@ const fewestForFit = 3;
 /** Is it getting better? The curve with its treatments, the next look, and the end of the case. */
 @Component({
   selector: 'fn-recovery-page',
-  imports: [RouterLink, MatButtonModule, CaseHead, CloseCase, AssessmentForm, RecoveryCurve, StatusMark],
+  imports: [
+    RouterLink,
+    MatButtonModule,
+    AssessmentForm,
+    CaseHead,
+    CloseCase,
+    GonePanel,
+    PartComparisonView,
+    PartsPanel,
+    PhotoOverlay,
+    PlantsFollowed,
+    RecoveryCurve,
+    StatusMark,
+    WhyFailsPanel,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './recovery-page.scss',
   templateUrl: './recovery-page.html',
@@ -64,8 +88,8 @@ export class RecoveryPage {
     () => workingConditions(this.one()?.diagnoses ?? []).map((id) => this.#library.conditions().get(id)?.recovery.sign)[0],
   );
 
-  /** one reading a day: the last of a day stands for it */
-  readonly #series = computed(() => [...new Map(this.assessments().map((look) => [look.assessedOn, look])).values()]);
+  /** one reading a day */
+  readonly #series = computed(() => looksByDay(this.assessments()));
   protected readonly points = computed(() => this.#series().map(({ assessedOn, ...look }) => ({ day: assessedOn, ...look })));
   protected readonly marks = computed(() =>
     this.applications().map(({ appliedAt, intervention }) => ({
@@ -110,11 +134,107 @@ export class RecoveryPage {
       (id) => this.#library.conditions().get(id)?.recovery.lookAgainDays ?? usualLookDays,
     );
     const looks = this.assessments();
-    return (look: Pick<LookValue, 'severity' | 'count' | 'newGrowth' | 'assessedOn'>) => {
+    return (look: LookState) => {
       const before = looks.filter(({ assessedOn }) => assessedOn < look.assessedOn);
       return daysToNextLook(statusOf([...before, look as Assessment]) ?? 'first-look', Math.min(usualLookDays * 2, ...usual));
     };
   });
+
+  readonly #weather = inject(GardenWeather);
+  readonly #reckoning = caseReckoning(this.case);
+  readonly #condition = computed(() => this.#library.conditions().get(workingConditions(this.one()?.diagnoses ?? [])[0] ?? ''));
+  protected readonly treatments = computed(() =>
+    [
+      ...new Set([
+        ...this.garden.decisionsOf(this.case()).map(({ intervention }) => intervention),
+        ...this.applications().map(({ intervention }) => intervention),
+      ]),
+    ].filter((id) => id !== 'watch'),
+  );
+  protected readonly hasPartLooks = computed(() => this.assessments().some(({ partId }) => partId !== null));
+  readonly #appliedOn = (wanted?: string) => {
+    const first = this.applications().find(({ intervention }) => wanted === undefined || intervention === wanted);
+    return first && dayAt(first.appliedAt, this.garden.summary().timeZone);
+  };
+  protected readonly compared = computed(() => [
+    ...comparedParts(this.one()?.parts ?? [], this.assessments(), this.#appliedOn),
+    ...this.#besideOthers(),
+  ]);
+  /** other cases of the same trouble, which nothing was done to, or something else */
+  #besideOthers() {
+    const [condition, on] = [this.#condition(), this.#appliedOn()];
+    if (!condition || !on) return [];
+    const others = this.garden
+      .cases()
+      .filter(({ id, diagnoses }) => id !== this.case() && workingConditions(diagnoses).includes(condition.id))
+      .map(({ id, plantingId }) => ({ side: { id, name: this.#sideName(id, plantingId) }, looks: this.garden.assessmentsOf(id) }));
+    const side = { id: this.case(), name: this.#sideName(this.case(), this.one()?.plantingId ?? '') };
+    return comparedCases({ side, looks: this.assessments() }, others, on);
+  }
+  /** what was done, and where: "Copper hydroxide, Potato ground" */
+  #sideName(caseId: string, plantingId: string): string {
+    const done = this.garden.applied().find((one) => one.caseId === caseId)?.intervention;
+    const planting = this.garden.planting(plantingId);
+    return [
+      done ? this.#library.interventionName(done) : 'Left alone',
+      planting?.cultivar,
+      this.garden.place(planting?.placeId ?? '')?.name,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  }
+  protected readonly followed = computed(() => plantsFollowed(this.assessments()));
+  protected readonly photoLooks = computed(() => this.assessments().filter(({ photos }) => photos.length > 0));
+  /** when it may be believed gone: asked once a look was clean */
+  protected readonly gone = computed(() => {
+    const [condition, planting] = [this.#condition(), this.edits.planting()];
+    const looks = clearLooks(this.#series());
+    if (!condition || !planting || !looks.some(({ found }) => !found)) return undefined;
+    const arrivals = this.garden.plantings().filter(({ id, placeId }) => id !== planting.id && placeId === planting.placeId);
+    return gone({
+      looks,
+      plants: planting.plants,
+      ...hidingOf(condition, planting.setting),
+      arrivals: arrivals.map(({ plantedOn }) => plantedOn),
+      today: this.garden.today(),
+    });
+  });
+  /** why it may not work: asked where it is no better at the last look after something was done */
+  protected readonly failure = computed(() => {
+    const [condition, planting, one, last] = [this.#condition(), this.edits.planting(), this.one(), this.applications().at(-1)];
+    const status = statusOf(this.assessments());
+    const looked = this.assessments().at(-1)?.assessedOn;
+    if (!condition || !planting || !one || !last || !looked || one.closedOn || !['level', 'relapsing'].includes(status ?? ''))
+      return undefined;
+    // Beside what was left alone it did help.
+    if (this.compared().some(({ comparison }) => comparison?.verdict === 'less')) return undefined;
+    const card = this.#library.interventions().get(last.intervention);
+    if (!card || dayAt(last.appliedAt, this.garden.summary().timeZone) >= looked) return undefined;
+    const group = card.modeOfAction?.group ?? card.id;
+    const modeOf = (id: string) => this.#library.interventions().get(id)?.modeOfAction?.group ?? id;
+    const sameMode = this.garden.applicationsOn(planting.id).filter(({ intervention }) => modeOf(intervention) === group).length;
+    const ranked = this.#reckoning.answer()?.ranked.find(({ condition: id }) => id === condition.id);
+    return failureFacts(
+      condition,
+      { card, appliedAt: last.appliedAt, coveredPart: last.coveredPart, sameMode },
+      {
+        chanceOfCause: ranked?.probability ?? 0.5,
+        month: northernMonth(Number(this.garden.today().slice(5, 7)), (this.garden.summary().latitude ?? 0) < 0 ? 'south' : 'north'),
+        hours: this.#weather.measured(),
+        sources: this.garden.caseLines().filter((line) => line.id !== one.id && !line.closedOn && line.conditions.includes(condition.id))
+          .length,
+        cameBack: cameBack(this.#series()),
+      },
+    );
+  });
+  protected readonly where = ({ partId, plant }: Assessment) => {
+    const part = this.one()?.parts.find(({ id }) => id === partId);
+    return part ? `${part.name}: ` : plant ? `plant ${plant}: ` : '';
+  };
+
+  protected divide(parts: CasePart[]): void {
+    this.edits.change((value) => ({ ...value, parts }), parts.length > 0 ? 'Divided.' : 'Looked at as a whole.');
+  }
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
