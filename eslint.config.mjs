@@ -34,6 +34,7 @@ export const storeys = {
     ['shelf', 'visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],
+    ['archive'],
     ['plans'],
     ['treatment'],
     ['demo'],

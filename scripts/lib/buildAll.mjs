@@ -83,6 +83,8 @@ async function bundleServers() {
       'server/main': join(server, 'main.ts'),
       'server/calcWorker': join(server, 'calc/worker.ts'),
       'server/loadDemo': join(server, 'demo/loadDemoNow.ts'),
+      'server/export': join(server, 'archive/exportNow.ts'),
+      'server/restore': join(server, 'archive/restoreNow.ts'),
       'stand-ins/main': join(root, 'apps/stand-ins/src/main.ts'),
     },
     outdir: dist,

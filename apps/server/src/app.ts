@@ -27,6 +27,7 @@ import { shelfRoutes } from './shelf/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
+import { archiveRoutes } from './archive/routes.js';
 import { leavingRoutes } from './sharing/leavingRoutes.js';
 import { memberRoutes } from './sharing/memberRoutes.js';
 import { tokenRoutes } from './sharing/tokenRoutes.js';
@@ -41,6 +42,7 @@ const routes = [
   gardenRoutes,
   memberRoutes,
   leavingRoutes,
+  archiveRoutes,
   invitationRoutes,
   tokenRoutes,
   caseRoutes,

@@ -15,17 +15,7 @@ export {
 } from './applications.js';
 export type { PlantingEvent } from './plantings.js';
 export { planting, plantingEvent } from './plantings.js';
-export {
-  caseFinding,
-  caseRecord,
-  comment,
-  diagnosis,
-  gardenSettings,
-  place,
-  storedRecords,
-  subject,
-  writtenRecords,
-} from './records.js';
+export { caseFinding, caseRecord, comment, diagnosis, gardenSettings, place, storedRecords, subject, writtenRecords } from './records.js';
 export type {
   Application,
   Case,

@@ -16,6 +16,9 @@ export class ApiClient {
   /** What a browser would send. */
   cookies = (): string => [...this.#cookies].map(([name, value]) => `${name}=${value}`).join('; ');
 
+  /** What a page sends back to show that it is ours. */
+  siteToken = (): string => this.#cookies.get('XSRF-TOKEN') ?? '';
+
   /** Make an account; from then on the client is signed in as this person. */
   async signUp(person: { name: string; email: string; password: string }): Promise<void> {
     this.#cookies.clear();
@@ -32,10 +35,10 @@ export class ApiClient {
   }
 
   /** Send a file as it is. @throws Error with the server's answer when it refuses */
-  async sendFile<T>(path: string, file: Uint8Array, type: string): Promise<T> {
-    const answer = await this.#ask('put', path, file, type);
+  async sendFile<T>(path: string, file: Uint8Array, type: string, method: Method = 'put'): Promise<T> {
+    const answer = await this.#ask(method, path, file, type);
     const text = await answer.text();
-    if (!answer.ok) throw new Error(`put ${path} was refused with ${answer.status}: ${text}`);
+    if (!answer.ok) throw new Error(`${method} ${path} was refused with ${answer.status}: ${text}`);
     return JSON.parse(text) as T;
   }
 
@@ -67,7 +70,7 @@ export class ApiClient {
         'Content-Type': type,
         ...(this.token && { Authorization: `Bearer ${this.token}` }),
         Cookie: this.cookies(),
-        'X-XSRF-TOKEN': this.#cookies.get('XSRF-TOKEN') ?? '',
+        'X-XSRF-TOKEN': this.siteToken(),
       },
       ...(body !== undefined && { body: body instanceof Uint8Array ? Buffer.from(body) : JSON.stringify(body) }),
     });

@@ -35,13 +35,32 @@ async function read(db: Reader, subject: Subject, gardenId: string, recordId?: s
 export async function putRecord(tx: Tx, subject: Subject, gardenId: string, record: Row): Promise<void> {
   const table = subjectTables[subject];
   const part = recordParts[subject];
-  const row = part ? Object.fromEntries(Object.entries(record).filter(([field]) => field !== part.field)) : record;
+  const row = withoutPart(record, part);
   await tx
     .insert(table)
     .values({ ...row, gardenId } as never)
     .onConflictDoUpdate({ target: [table.gardenId, table.id], set: row });
   if (part) await putParts(tx, part, gardenId, String(record['id']), record[part.field] as never[]);
 }
+
+const withoutPart = (record: Row, part: RecordPart | undefined): Row =>
+  part ? Object.fromEntries(Object.entries(record).filter(([field]) => field !== part.field)) : record;
+
+/** Many records at once that are not there yet. */
+export async function putRecords(tx: Tx, subject: Subject, gardenId: string, records: readonly Row[]): Promise<void> {
+  if (records.length === 0) return;
+  const part = recordParts[subject];
+  const rows = records.map((record) => ({ ...withoutPart(record, part), gardenId }));
+  await tx.insert(subjectTables[subject]).values(rows);
+  if (!part) return;
+  const owned = records.flatMap((record) =>
+    part.toRows(record[part.field] as never[]).map((row) => ({ ...row, gardenId, [part.owner]: record['id'] })),
+  );
+  for (let i = 0; i < owned.length; i += partsInStatement) await tx.insert(part.table).values(owned.slice(i, i + partsInStatement));
+}
+
+// PostgreSQL takes 65,535 parameters in one statement.
+const partsInStatement = 3000;
 
 export async function removeRecord(tx: Tx, subject: Subject, gardenId: string, recordId: string): Promise<void> {
   const table = subjectTables[subject];

@@ -77,6 +77,17 @@ export const gardensEndpoints = {
     answerType: 'application/zip',
     answer: z.custom<Uint8Array>(),
   }),
+  restoreGarden: define({
+    method: 'post',
+    path: '/api/v1/restore',
+    summary: 'Bring a garden back from its archive; what is here already and as new stays',
+    access: 'person',
+    signedIn: true,
+    needsAccount: true,
+    query: z.strictObject({ as: id.optional().describe('the id that it shall have; its own, where it is left out') }),
+    upload: { types: ['application/zip'], maxBytes: 3_500_000_000 },
+    answer: z.object({ garden: access.gardenSummary, records: z.int(), photos: z.int() }),
+  }),
   planCalendar: define({
     method: 'get',
     path: '/api/v1/gardens/{garden}/plan.ics',

@@ -1,9 +1,9 @@
-import { HttpClient } from '@angular/common/http';
+import { HttpClient, HttpEventType, HttpParams, HttpRequest } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { endpoints, GardenSettings, Stored, Subject, Written } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import type { LibraryParts, PartName } from '@field-nurse/library/parts';
-import { catchError, throwError } from 'rxjs';
+import { catchError, mergeMap, of, throwError } from 'rxjs';
 import type { Observable } from 'rxjs';
 import type { z } from 'zod';
 import { ApiError } from './api-error';
@@ -85,6 +85,21 @@ export class Api {
   clinics = () => this.send('get /api/v1/clinics');
   clinicReports = (garden: string) => this.send('get /api/v1/gardens/{garden}/clinic-reports', { params: { garden } });
   askClinics = (garden: string) => this.send('post /api/v1/gardens/{garden}/clinic-reports', { params: { garden }, body: {} });
+
+  /** Tells the share that is sent, from 0 to 1, and at last what came of it. */
+  restoreGarden(archive: File, as?: string): Observable<number | AnswerOf<Endpoints['restoreGarden']>> {
+    const call = new HttpRequest('POST', '/api/v1/restore', archive, {
+      reportProgress: true,
+      ...(as && { params: new HttpParams({ fromObject: { as } }) }),
+    });
+    return this.#http.request<AnswerOf<Endpoints['restoreGarden']>>(call).pipe(
+      mergeMap((event) => {
+        if (event.type === HttpEventType.UploadProgress) return of(event.loaded / (event.total ?? Infinity));
+        return event.type === HttpEventType.Response ? of(event.body!) : [];
+      }),
+      catchError((error: unknown) => throwError(() => ApiError.from(error))),
+    );
+  }
 
   libraryPart = <P extends PartName>(part: P) => this.#request<LibraryParts[P]>('get /api/v1/library-parts/{part}', { params: { part } });
 

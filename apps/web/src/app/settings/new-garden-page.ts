@@ -7,10 +7,11 @@ import { Api } from '../api/api';
 import { SessionActions } from '../store/session-state';
 import { Submission } from '../shared/submission';
 import { gardenForm, GardenFormFields } from './garden-form';
+import { RestorePanel } from './restore-panel';
 
 @Component({
   selector: 'fn-new-garden-page',
-  imports: [MatButtonModule, GardenFormFields],
+  imports: [MatButtonModule, GardenFormFields, RestorePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main class="fn-page">
@@ -27,6 +28,7 @@ import { gardenForm, GardenFormFields } from './garden-form';
         }
         <div class="fn-actions"><button matButton="filled" [disabled]="submission.busy()">Make the garden</button></div>
       </form>
+      <fn-restore-panel class="fn-panel" />
     </main>
   `,
 })

@@ -1,0 +1,305 @@
+import { gardenSettings, weatherHour } from '@field-nurse/contract';
+import type { Subject } from '@field-nurse/contract';
+import { and, eq, inArray } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
+import { z } from 'zod';
+import { unkeepable } from '../api/unkeepable.js';
+import { clinicReports } from '../clinic/tables.js';
+import type { Db } from '../db/client.js';
+import { changes, gardens, members } from '../gardens/tables.js';
+import { ApiError } from '../http/apiError.js';
+import { people } from '../people/tables.js';
+import { photos } from '../photos/tables.js';
+import { withConstraintsNamed } from '../records/brokenConstraint.js';
+import { logChange, takeTurn } from '../records/changeLog.js';
+import { refuseBeyondQuota } from '../records/quotas.js';
+import { putRecord, putRecords, recordById } from '../records/recordStore.js';
+import type { Row, Tx } from '../records/recordStore.js';
+import { subjectTables } from '../records/subjects.js';
+import { keepFileHours } from '../weather/queries.js';
+import { weatherSources } from '../weather/tables.js';
+import { archive, recordSchema, subjectsInOrder, weatherColumns } from './archiveFormat.js';
+import { notAnArchive, ZipFile } from './zipFile.js';
+
+const id = z.uuid();
+const instant = z.iso.datetime({ offset: true });
+
+const aboutSchema = z.object({
+  format: z.literal(archive.format),
+  version: z.int().max(archive.version),
+  garden: z.object({ id, fixedNow: instant.nullable(), createdAt: instant, lastSequence: z.int().min(0) }),
+  settings: gardenSettings,
+});
+
+const changeSchema = z.object({
+  id,
+  sequence: z.int().min(1),
+  subject: z.enum(subjectsInOrder as [Subject, ...Subject[]]),
+  recordId: id,
+  version: z.int().min(1),
+  before: z.record(z.string(), z.unknown()).nullable(),
+  after: z.record(z.string(), z.unknown()).nullable(),
+  undoes: id.nullable(),
+  personId: id.nullable(),
+  madeAt: instant,
+});
+
+const sourceSchema = z.object({ id, name: z.string().trim().min(1).max(200), addedAt: instant });
+const photoSchema = z.object({ id, width: z.int().min(1), height: z.int().min(1), addedAt: instant });
+const reportSchema = z.object({
+  sampleId: id,
+  reference: z.string(),
+  receipt: z.string(),
+  status: z.string(),
+  since: z.string().nullable(),
+  results: z.array(z.unknown()),
+  askedAt: z.string(),
+  failedAt: z.string().nullable(),
+});
+
+// So many are written in one statement.
+const batch = 500;
+const mostBytesOfPhoto = 12_000_000;
+
+/** What came of it. */
+export interface Restored {
+  readonly garden: string;
+  /** new, or newer than what was here */
+  readonly records: number;
+  readonly photos: number;
+}
+
+/**
+ * Bring a garden back from its archive, whole or not at all. Where it is here already and the person owns it, what is missing or older here is
+ * brought up to what the archive has; the rest stays, so that a second time changes nothing.
+ *
+ * @param as - id that it shall have; its own, where it is left out
+ * @throws ApiError that names the file and the line that is wrong
+ */
+export async function restoreGarden(
+  db: Db,
+  path: string,
+  person: { readonly id: string },
+  { as, now }: { readonly as?: string | undefined; readonly now: Date },
+): Promise<Restored> {
+  const zip = await ZipFile.open(path);
+  try {
+    const about = parsed(aboutSchema, await zip.json(archive.about), archive.about);
+    const gardenId = as ?? about.garden.id;
+    return await db.transaction(async (tx) => {
+      const isNew = await openGarden(tx, gardenId, about, person.id);
+      const known = new Set((await tx.select({ id: people.id }).from(people)).map((one) => one.id));
+      const restore = new Restoring(tx, zip, gardenId, { isNew, person: person.id, known, now });
+      return await restore.all(about.garden.lastSequence);
+    });
+  } finally {
+    zip.close();
+  }
+}
+
+/** Make the garden, or take the one that is here. @returns whether it is new */
+async function openGarden(tx: Tx, gardenId: string, { garden, settings }: z.infer<typeof aboutSchema>, personId: string): Promise<boolean> {
+  const { fixedNow, createdAt, lastSequence } = garden;
+  const added = await tx
+    .insert(gardens)
+    .values({ ...settings, id: gardenId, createdAt: new Date(createdAt), fixedNow: fixedNow ? new Date(fixedNow) : null, lastSequence })
+    .onConflictDoNothing()
+    .returning({ id: gardens.id });
+  if (added.length > 0) {
+    const own = await tx.$count(members, and(eq(members.personId, personId), eq(members.role, 'owner')));
+    refuseBeyondQuota('gardens', own + 1);
+    await tx.insert(members).values({ gardenId, personId, role: 'owner', since: new Date(createdAt) });
+    return true;
+  }
+  const [membership] = await tx
+    .select()
+    .from(members)
+    .where(and(eq(members.gardenId, gardenId), eq(members.personId, personId)));
+  if (membership?.role !== 'owner')
+    throw new ApiError(409, 'garden-exists', 'This garden is here already and belongs to somebody else. Restore it as a new garden.');
+  await takeTurn(tx, gardenId);
+  return false;
+}
+
+/** Under which circumstances. */
+interface Circumstances {
+  readonly isNew: boolean;
+  readonly person: string;
+  /** people of this server */
+  readonly known: ReadonlySet<string>;
+  readonly now: Date;
+}
+
+class Restoring {
+  readonly #tx: Tx;
+  readonly #zip: ZipFile;
+  readonly #gardenId: string;
+  readonly #about: Circumstances;
+
+  constructor(tx: Tx, zip: ZipFile, gardenId: string, about: Circumstances) {
+    this.#tx = tx;
+    this.#zip = zip;
+    this.#gardenId = gardenId;
+    this.#about = about;
+  }
+
+  async all(lastSequence: number): Promise<Restored> {
+    let records = 0;
+    for (const subject of subjectsInOrder)
+      if (this.#zip.has(archive.records(subject))) records += await withConstraintsNamed(subject, () => this.#records(subject));
+    if (this.#about.isNew) {
+      refuseBeyondQuota('records', records);
+      await this.#history(lastSequence);
+      await this.#tx.update(gardens).set({ recordCount: records }).where(eq(gardens.id, this.#gardenId));
+    }
+    await this.#clinicReports();
+    await this.#weather();
+    return { garden: this.#gardenId, records, photos: await this.#photos() };
+  }
+
+  async #records(subject: Subject): Promise<number> {
+    const table = subjectTables[subject];
+    const versions = new Map<string, number>();
+    if (!this.#about.isNew)
+      for (const row of await this.#tx
+        .select({ id: table.id, version: table.version })
+        .from(table)
+        .where(eq(table.gardenId, this.#gardenId)))
+        versions.set(row.id as string, row.version as number);
+    const name = archive.records(subject);
+    let count = 0;
+    let waiting: Row[] = [];
+    const write = async () => {
+      if (this.#about.isNew) await putRecords(this.#tx, subject, this.#gardenId, waiting);
+      else for (const record of waiting) await this.#update(subject, record);
+      count += waiting.length;
+      waiting = [];
+    };
+    for await (const [line, value] of this.#zip.list(name)) {
+      const record = parsed(recordSchema(subject), value, name, line) as Row & { readonly id: string; readonly version: number };
+      if ((versions.get(record.id) ?? 0) >= record.version) continue;
+      waiting.push(this.#withPerson(record));
+      if (waiting.length === batch) await write();
+    }
+    await write();
+    return count;
+  }
+
+  /** A record of a garden that is here already: written down like any change, so that devices hear of it. */
+  async #update(subject: Subject, record: Row): Promise<void> {
+    const [gardenId, recordId] = [this.#gardenId, String(record['id'])];
+    const before = await recordById(this.#tx, subject, gardenId, recordId);
+    await putRecord(this.#tx, subject, gardenId, record);
+    const garden = await takeTurn(this.#tx, gardenId);
+    const write = { gardenId, personId: this.#about.person, at: this.#about.now, change: randomUUID() };
+    await logChange(this.#tx, garden, write, { subject, recordId, version: Number(record['version']), before, after: record });
+  }
+
+  /** People of another server are nobody here; the names that were written down stay. */
+  #withPerson = (record: Row): Row =>
+    typeof record['personId'] === 'string' && !this.#about.known.has(record['personId']) ? { ...record, personId: null } : record;
+
+  async #history(lastSequence: number): Promise<void> {
+    if (!this.#zip.has(archive.history)) return;
+    let waiting: (typeof changes.$inferInsert)[] = [];
+    const write = async () => {
+      if (waiting.length > 0) await this.#tx.insert(changes).values(waiting);
+      waiting = [];
+    };
+    for await (const [line, value] of this.#zip.list(archive.history)) {
+      const { personId, madeAt, ...change } = parsed(changeSchema, value, archive.history, line);
+      if (change.sequence > lastSequence) throw wrong(archive.history, line, 'its number is above the last one of the garden');
+      const person = personId && this.#about.known.has(personId) ? personId : null;
+      waiting.push({ ...change, personId: person, madeAt: new Date(madeAt), gardenId: this.#gardenId });
+      if (waiting.length === batch) await write();
+    }
+    await write();
+  }
+
+  async #clinicReports(): Promise<void> {
+    if (!this.#zip.has(archive.clinicReports)) return;
+    const reports = parsed(z.array(reportSchema), await this.#zip.json(archive.clinicReports), archive.clinicReports);
+    for (const report of reports)
+      await this.#tx
+        .insert(clinicReports)
+        .values({ ...report, gardenId: this.#gardenId })
+        .onConflictDoNothing();
+  }
+
+  /** Hours of a station come as those of a file: here there may be no such station. */
+  async #weather(): Promise<void> {
+    if (!this.#zip.has(archive.weatherSources)) return;
+    const sources = parsed(z.array(sourceSchema).max(300), await this.#zip.json(archive.weatherSources), archive.weatherSources);
+    for (const { id: sourceId, name, addedAt } of sources) {
+      const added = await this.#tx
+        .insert(weatherSources)
+        .values({ gardenId: this.#gardenId, id: sourceId, kind: 'file', name, addedAt })
+        .onConflictDoNothing()
+        .returning({ id: weatherSources.id });
+      if (added.length > 0) await this.#hours(sourceId);
+    }
+  }
+
+  async #hours(sourceId: string): Promise<void> {
+    const name = archive.weather(sourceId);
+    let line = 0;
+    let waiting: z.infer<typeof weatherHour>[] = [];
+    const write = async () => {
+      if (waiting.length > 0) await keepFileHours(this.#tx, this.#gardenId, sourceId, waiting);
+      waiting = [];
+    };
+    for await (const text of this.#zip.lines(name)) {
+      line++;
+      if (line === 1 || text === '') continue;
+      const cells = text.split(',');
+      const hour = Object.fromEntries(
+        weatherColumns.map((column, i) => [column, column === 'at' ? cells[i] : cells[i] === '' ? null : Number(cells[i])]),
+      );
+      waiting.push(parsed(weatherHour, hour, name, line));
+      if (waiting.length === batch) await write();
+    }
+    await write();
+  }
+
+  async #photos(): Promise<number> {
+    if (!this.#zip.has(archive.photos)) return 0;
+    const listed = parsed(z.array(photoSchema), await this.#zip.json(archive.photos), archive.photos);
+    const here = new Set(
+      (await this.#tx.select({ id: photos.id }).from(photos).where(eq(photos.gardenId, this.#gardenId))).map((one) => one.id),
+    );
+    const missing = listed.filter((one) => !here.has(one.id));
+    let bytes = 0;
+    for (const { id: photo, width, height, addedAt } of missing) {
+      const name = archive.photo(photo);
+      const image = await this.#zip.bytes(name, mostBytesOfPhoto);
+      const { format, exif } = await sharp(image)
+        .metadata()
+        .catch(() => ({ format: undefined, exif: undefined }));
+      if (format !== 'jpeg' || exif) throw notAnArchive(`${name} is not a photo as it is kept here.`);
+      bytes += image.length;
+      await this.#tx.insert(photos).values({ gardenId: this.#gardenId, id: photo, image, width, height, addedAt: new Date(addedAt) });
+    }
+    const [garden] = await this.#tx
+      .select()
+      .from(gardens)
+      .where(inArray(gardens.id, [this.#gardenId]));
+    const [photoCount, photoBytes] = [garden!.photoCount + missing.length, garden!.photoBytes + bytes];
+    refuseBeyondQuota('photos', photoCount);
+    refuseBeyondQuota('photoBytes', photoBytes);
+    await this.#tx.update(gardens).set({ photoCount, photoBytes }).where(eq(gardens.id, this.#gardenId));
+    return missing.length;
+  }
+}
+
+const wrong = (name: string, line: number | undefined, what: string) =>
+  notAnArchive(`${name}${line === undefined ? '' : `, line ${line}`}: ${what}.`);
+
+function parsed<T extends z.ZodType>(schema: T, value: unknown, name: string, line?: number): z.output<T> {
+  const unkept = unkeepable(value);
+  if (unkept) throw wrong(name, line, unkept.message);
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  const { path, message } = result.error.issues[0]!;
+  throw wrong(name, line, `${path.join('.')}${path.length > 0 ? ': ' : ''}${message}`);
+}

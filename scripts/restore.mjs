@@ -1,0 +1,3 @@
+import { onDatabase } from './lib/onDatabase.mjs';
+
+await onDatabase('server/restore.mjs');
