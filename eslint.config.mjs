@@ -20,7 +20,8 @@ const arrows = {
 /** Folders from the ground up: each may use those below it, and none beside it or above. What lies in no folder is at the top. */
 export const storeys = {
   'packages/core/src': [
-    ['shelf', 'statistics', 'timing', 'units'],
+    ['shelf', 'statistics', 'units'],
+    ['timing'],
     ['diagnosis', 'label', 'leaf', 'recovery'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
@@ -34,7 +35,7 @@ export const storeys = {
     ['shelf', 'visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],
-    ['archive'],
+    ['almanac', 'archive'],
     ['plans'],
     ['treatment'],
     ['demo'],
@@ -47,7 +48,7 @@ export const storeys = {
     ['calc', 'clinic', 'prevention', 'settings'],
     ['entries', 'weather'],
     ['cases'],
-    ['plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
+    ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
     ['applications', 'door', 'ground', 'leaf-gauge', 'shelf', 'today'],
     ['mix', 'plans', 'traps'],
   ],

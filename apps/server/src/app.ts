@@ -27,6 +27,7 @@ import { shelfRoutes } from './shelf/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
+import { almanacRoutes } from './almanac/routes.js';
 import { archiveRoutes } from './archive/routes.js';
 import { leavingRoutes } from './sharing/leavingRoutes.js';
 import { memberRoutes } from './sharing/memberRoutes.js';
@@ -43,6 +44,7 @@ const routes = [
   memberRoutes,
   leavingRoutes,
   archiveRoutes,
+  almanacRoutes,
   invitationRoutes,
   tokenRoutes,
   caseRoutes,

@@ -51,6 +51,10 @@ export type {
   Written,
 } from './records.js';
 
+// All years together
+export { almanacAnswer, pastSight } from './almanac.js';
+export type { AlmanacAnswer, PastSight } from './almanac.js';
+
 // What came of it
 export { assessment, casePart, harvest, lesson } from './recovery.js';
 

@@ -14,10 +14,8 @@ const pool = openPool(DATABASE_URL);
 const db = openDb(pool);
 try {
   const [person] = email ? await db.select({ id: people.id }).from(people).where(eq(people.email, email)) : [];
-  if (!file || !person) {
-    console.error(
-      `${file && email ? `Nobody here has the address ${email}.` : 'Say which file, and whose garden it shall be:'}\n  npm run restore -- <file.zip> <e-mail address> [new id]`,
-    );
+  if (!file || !existsSync(file) || !person) {
+    console.error(`${whyNot()}\n  npm run restore -- <file.zip> <e-mail address> [new id]`);
     process.exitCode = 1;
   } else {
     const { garden, records, photos } = await restoreGarden(db, file, person, { as, now: new Date() });

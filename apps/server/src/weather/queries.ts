@@ -3,6 +3,7 @@ import type { WeatherHour } from '@field-nurse/core/timing';
 import { and, desc, eq, isNotNull, max, sql } from 'drizzle-orm';
 import type { Db } from '../db/client.js';
 import { gardens } from '../gardens/tables.js';
+import { forgetDays } from './forgetDays.js';
 import { stationForecasts, stationHours, weatherHours, weatherSources, weatherStations } from './tables.js';
 
 const iso = (text: string) => new Date(text).toISOString();
@@ -33,6 +34,16 @@ export async function hoursBetween(db: Db, gardenId: string, from: string, to: s
     windKmh: row['wind_kmh']!,
     leafWetMinutes: row['leaf_wet_minutes']!,
   }));
+}
+
+/** Begin of the first hour of which the garden has weather. */
+export async function firstHour(db: Db, gardenId: string): Promise<string | null> {
+  const { rows } = await db.execute<{ first: string | null }>(sql`
+    select least(
+      (select min(h.at) from ${weatherSources} s join ${weatherHours} h on h.garden_id = s.garden_id and h.source_id = s.id
+        where s.garden_id = ${gardenId} and s.kept),
+      (select min(h.at) from ${weatherSources} s join ${stationHours} h on h.station = s.station where s.garden_id = ${gardenId})) as first`);
+  return isoOrNull(rows[0]!.first);
 }
 
 /** The newest forecast that was issued for the garden's station by the garden's now. */
@@ -129,10 +140,12 @@ export async function addStation(db: Db, station: Pick<StationRow, 'id' | 'name'
 
 /** From now on the station is a source of every garden that goes by it, and stays one when they choose another. */
 export async function becomeSource(db: Db, station: string, now: Date): Promise<void> {
-  await db.execute(sql`
+  const { rowCount } = await db.execute(sql`
     insert into ${weatherSources} (garden_id, id, kind, station, added_at)
     select ${gardens.id}, gen_random_uuid(), 'station', ${station}, coalesce(${gardens.fixedNow}, ${now.toISOString()}::timestamptz)
     from ${gardens} where ${gardens.weatherStation} = ${station} on conflict do nothing`);
+  // Its earlier hours are theirs as well.
+  if (rowCount) await forgetDays(db, { station });
 }
 
 export async function noteReading(
@@ -182,6 +195,7 @@ export async function keepFileHours(db: Db, gardenId: string, sourceId: string, 
       .insert(weatherHours)
       .values(part.map((hour) => ({ ...hour, gardenId, sourceId })))
       .onConflictDoUpdate({ target: [weatherHours.gardenId, weatherHours.at, weatherHours.sourceId], set: asNewest });
+  await forgetDays(db, { gardenId }, hours);
 }
 
 /** Keep hours of a station; one that comes again takes the place of what it was. */
@@ -191,6 +205,7 @@ export async function keepStationHours(db: Db, station: string, hours: readonly 
       .insert(stationHours)
       .values(part.map((hour) => ({ ...hour, station })))
       .onConflictDoUpdate({ target: [stationHours.station, stationHours.at], set: asNewest });
+  await forgetDays(db, { station }, hours);
 }
 
 /** Take a file out, or put it back. @returns false where there is no such file */
@@ -200,6 +215,7 @@ export async function keepFile(db: Db, gardenId: string, id: string, kept: boole
     .set({ kept })
     .where(and(eq(weatherSources.gardenId, gardenId), eq(weatherSources.id, id), eq(weatherSources.kind, 'file')))
     .returning({ id: weatherSources.id });
+  await forgetDays(db, { gardenId });
   return changed.length > 0;
 }
 

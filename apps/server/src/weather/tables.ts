@@ -1,5 +1,19 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, foreignKey, jsonb, pgTable, primaryKey, real, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  check,
+  date,
+  foreignKey,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  real,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { gardens } from '../gardens/tables.js';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
@@ -79,4 +93,24 @@ export const weatherHours = pgTable(
     check('weather_hours_rain', sql`${table.rainMm} >= 0`),
     check('weather_hours_humidity', sql`${table.humidityPercent} between 0 and 100`),
   ],
+);
+
+/** Days of a garden's weather, worked out once from its hours. They are forgotten when hours come or go. */
+export const weatherDaySums = pgTable(
+  'weather_day_sums',
+  {
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
+    day: date('day').notNull(),
+    /** by whose calendar */
+    timeZone: text('time_zone').notNull(),
+    minC: real('min_c'),
+    maxC: real('max_c'),
+    rainMm: real('rain_mm'),
+    wetHours: real('wet_hours'),
+    maxWindKmh: real('max_wind_kmh'),
+    missing: integer('missing').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.day] })],
 );

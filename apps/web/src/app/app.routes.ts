@@ -93,6 +93,7 @@ export const routes: Routes = [
       { path: 'round/:round', title: 'Round', loadComponent: () => import('./scouting/round-end-page').then((m) => m.RoundEndPage) },
       { path: 'round/:round/:planting', title: 'Stop', loadComponent: () => import('./scouting/stop-page').then((m) => m.StopPage) },
       { path: 'waiting', title: 'Waiting to be sent', loadComponent: () => import('./offline/waiting-page').then((m) => m.WaitingPage) },
+      { path: 'almanac', title: 'Almanac', loadComponent: () => import('./almanac/almanac-page').then((m) => m.AlmanacPage) },
       { path: 'library', title: 'Library', loadComponent: () => import('./entries/library-page').then((m) => m.LibraryPage) },
       {
         path: 'library/own',

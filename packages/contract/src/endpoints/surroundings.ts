@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clinicOffer, clinicReport } from '../clinic.js';
 import { registerEntry } from '../shelf.js';
+import { almanacAnswer } from '../almanac.js';
 import { weatherAnswer, weatherDay, weatherDaysQuery, weatherFileRequest, weatherQuery, weatherSource } from '../weather.js';
 import { entry, id } from '../words.js';
 import { define, gardenParams } from './endpoint.js';
@@ -24,6 +25,14 @@ export const surroundingsEndpoints = {
     params: gardenParams,
     query: weatherDaysQuery,
     answer: z.array(weatherDay),
+  }),
+  almanac: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/almanac',
+    summary: 'All years together: the weather by days, and every case summed up; eleven years at most',
+    access: 'garden-read',
+    params: gardenParams,
+    answer: almanacAnswer,
   }),
   weatherSources: define({
     method: 'get',

@@ -16,12 +16,21 @@ export function dayAt(instant: string, timeZone: string): string {
  * daysBetween('2026-07-18', '2026-07-21') // => 3
  */
 export function daysBetween(from: string, to: string): number {
-  return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'days' }).days;
+  return (midnight(to) - midnight(from)) / dayMs;
 }
 
 /** The calendar day so many days later (or earlier, below zero). */
 export function addDays(day: string, days: number): string {
-  return Temporal.PlainDate.from(day).add({ days }).toString();
+  return new Date(midnight(day) + days * dayMs).toISOString().slice(0, 10);
+}
+
+const dayMs = 86_400_000;
+
+/** A calendar day has no clock: in UTC each is as long as any other. Written out, since years of days are counted in one answer. */
+function midnight(day: string): number {
+  const ms = Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)));
+  if (Number.isNaN(ms)) throw new RangeError(`A day is written YYYY-MM-DD, and not “${day}”.`);
+  return ms;
 }
 
 /**

@@ -74,6 +74,7 @@ export class Api {
     this.send('get /api/v1/gardens/{garden}/weather', { params: { garden }, query: { from, to } });
   weatherDays = (garden: string, from: string, to: string) =>
     this.send('get /api/v1/gardens/{garden}/weather/days', { params: { garden }, query: { from, to } });
+  almanac = (garden: string) => this.send('get /api/v1/gardens/{garden}/almanac', { params: { garden } });
   weatherSources = (garden: string) => this.send('get /api/v1/gardens/{garden}/weather/sources', { params: { garden } });
   readStation = (garden: string) => this.send('post /api/v1/gardens/{garden}/weather/station', { params: { garden }, body: {} });
   addWeatherFile = (garden: string, { hours, ...file }: { id: string; name: string; hours: readonly WeatherHour[] }) =>

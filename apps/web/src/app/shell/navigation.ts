@@ -43,7 +43,10 @@ export const rooms: readonly Room[] = [
       { path: 'log', word: 'Log', key: 'l' },
     ],
   },
-  { word: 'Learn', icon: 'library', views: [{ path: 'library', word: 'Library', key: 'b' }] },
+  { word: 'Learn', icon: 'library', views: [
+      { path: 'almanac', word: 'Almanac', key: 'a' },
+      { path: 'library', word: 'Library', key: 'b' },
+    ] },
 ];
 
 /** What is set up once and seldom looked at: it stands aside from the rooms. */
