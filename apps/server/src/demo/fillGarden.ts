@@ -6,7 +6,7 @@ import type { ApiClient } from './apiClient.js';
 import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
-import { demoPlans, demoSprayers, demoWorkTimes } from './osierReachPlans.js';
+import { demoHarvests, demoLessons, demoPlans, demoSprayers, demoWorkTimes } from './osierReachPlans.js';
 import { demoPacks, demoShelf } from './osierReachShelf.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
 
@@ -57,6 +57,7 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
     await write('leafMeasurements', { ...value, plantingId: plantingIds.get(planting)! });
   for (const value of demoThresholds) await write('thresholds', value);
   await fillPlans(client, gardenId, { plantingIds, caseIds, packs });
+  await fillAlmanac(client, gardenId, plantingIds);
 }
 
 /** @returns the products by what the demo calls them */
@@ -70,6 +71,13 @@ async function fillShelf(client: ApiClient, gardenId: string): Promise<ReadonlyM
     for (const move of moves) await write('stockMoves', { ...move, productId });
   }
   return packs;
+}
+
+/** What was picked, and what was learnt. */
+async function fillAlmanac(client: ApiClient, gardenId: string, plantingIds: ReadonlyMap<string, string>): Promise<void> {
+  const write = writer(client, gardenId, idsFrom(seededRandom(2511)));
+  for (const { planting, ...value } of demoHarvests) await write('harvests', { ...value, plantingId: plantingIds.get(planting)! });
+  for (const value of demoLessons) await write('lessons', value);
 }
 
 interface Known {

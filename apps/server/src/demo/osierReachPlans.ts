@@ -91,3 +91,46 @@ export const demoSprayers: readonly Written<'sprayers'>[] = [
     endedOn: null,
   },
 ];
+
+/** What was learnt, and what is to be done otherwise. */
+export const demoLessons: readonly Written<'lessons'>[] = [
+  {
+    writtenOn: '2025-08-09',
+    text: 'Mesh on the cabbages from planting day, and shut it after weeding.',
+    condition: 'cabbage-white',
+    host: 'cabbage',
+    dueOn: null,
+    doneOn: null,
+  },
+  {
+    writtenOn: '2026-06-24',
+    text: 'Straw under the strawberries by 20 May.',
+    condition: 'grey-mould',
+    host: 'strawberry',
+    dueOn: '2027-05-20',
+    doneOn: null,
+  },
+  {
+    writtenOn: '2026-07-16',
+    text: 'Seed garlic from another grower: ours carries the grains.',
+    condition: 'allium-white-rot',
+    host: 'garlic',
+    dueOn: '2026-09-20',
+    doneOn: null,
+  },
+];
+
+/** What was picked. */
+export const demoHarvests: readonly (Omit<Written<'harvests'>, 'plantingId'> & { readonly planting: string })[] = [
+  ...(
+    [
+      ['strawberries', '2026-06-12', 3.2, 0.4],
+      ['strawberries', '2026-06-17', 4.1, 0.2],
+      ['strawberries', '2026-06-24', 2.6, 0.1],
+      ['cucumbers', '2026-07-06', 2.2, null],
+      ['cucumbers', '2026-07-13', 3.4, null],
+      ['beans', '2026-07-10', 1.8, 0.1],
+      ['beans', '2026-07-16', 2.4, 0.1],
+    ] as const
+  ).map(([planting, pickedOn, kg, wasteKg]) => ({ planting, pickedOn, kg, pieces: null, wasteKg, by: 'Wren Sallow', note: '' })),
+];

@@ -41,6 +41,14 @@ export class Agenda {
     return jobsOf(this.#garden.openPlans(), this.#garden.plannedApplications()).filter(({ day }) => day <= tomorrow);
   });
 
+  /** what was put on the list for a day that has come */
+  readonly lessonsDue = computed(() =>
+    this.#garden
+      .lessons()
+      .filter(({ dueOn, doneOn }) => dueOn !== null && dueOn <= this.#garden.today() && doneOn === null)
+      .sort((a, b) => a.dueOn!.localeCompare(b.dueOn!)),
+  );
+
   /** by the room's word: the number on its door */
   readonly byRoom = computed((): Readonly<Record<string, number>> => {
     const { assessments, toDecide, toRepeat, samples } = this.today();
@@ -49,6 +57,6 @@ export class Agenda {
     const waiting = new Set([...looks, ...toDecide, ...toRepeat, ...samples].map((one) => one.case));
     for (const { caseId, id } of this.#testLeaves.due()) waiting.add(caseId ?? id);
     for (const { rounds } of jobs) for (const { plan } of rounds) waiting.add(plan.caseId ?? plan.id);
-    return { Walk: this.trapsDue().length, Cases: waiting.size };
+    return { Walk: this.trapsDue().length, Cases: waiting.size, Learn: this.lessonsDue().length };
   });
 }

@@ -43,10 +43,14 @@ export const rooms: readonly Room[] = [
       { path: 'log', word: 'Log', key: 'l' },
     ],
   },
-  { word: 'Learn', icon: 'library', views: [
-      { path: 'almanac', word: 'Almanac', key: 'a' },
+  {
+    word: 'Learn',
+    icon: 'library',
+    views: [
+      { path: 'almanac', word: 'Almanac', key: 'm' },
       { path: 'library', word: 'Library', key: 'b' },
-    ] },
+    ],
+  },
 ];
 
 /** What is set up once and seldom looked at: it stands aside from the rooms. */

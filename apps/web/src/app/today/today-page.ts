@@ -59,6 +59,7 @@ export class TodayPage {
   /** what the plan has for today and tomorrow, and what was left undone */
   protected readonly jobs = this.#agenda.jobsDue;
   protected readonly testLeaves = inject(TestLeaves).due;
+  protected readonly lessons = this.#agenda.lessonsDue;
   protected readonly traps = computed(() =>
     this.#agenda.trapsDue().map(({ trap, on }) => ({ id: trap.id, name: trap.name, on, spot: spotNow(trap).name })),
   );
@@ -95,6 +96,7 @@ export class TodayPage {
       this.held(),
       this.jobs(),
       this.testLeaves(),
+      this.lessons(),
     ].every((list) => list.length === 0),
   );
   readonly #sick = (id: string, planting: string) =>
