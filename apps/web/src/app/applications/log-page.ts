@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
+import { MatInputModule } from '@angular/material/input';
+import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Garden } from '../gardens/garden';
@@ -10,14 +12,20 @@ import { dayWord, instantWord, longDay } from '../shared/days';
 import { inGardenUnits, inOtherUnits } from '../shared/units';
 import { saveFile } from '../shared/save-file';
 import { advice } from '../shared/words';
+import { HarvestPanel } from './harvest-panel';
+import type { LogFilter } from './log-filter';
+import { choicesOf, filtered, noFilter } from './log-filter';
+import { logTotals } from './log-totals';
 import type { LogLine, LogTarget } from './log-rows';
 import { productOf, productWord } from './product-amount';
 import { logLines } from './log-rows';
+import type { RecordLayout } from './record-document';
+import { layoutWords, usedWord } from './record-document';
 
 /** The record of all applications: to read, to print, to hand over. */
 @Component({
   selector: 'fn-log-page',
-  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatSelectModule],
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatIconModule, MatInputModule, MatMenuModule, MatSelectModule, HarvestPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './log-page.scss',
   templateUrl: './log-page.html',
@@ -35,7 +43,8 @@ export class LogPage {
   protected readonly coming = computed(
     () => !(this.year() ? [this.year()!] : this.garden.years()).every((year) => this.garden.hasYear(year)),
   );
-  protected readonly lines = computed(() =>
+  /** of the year */
+  protected readonly all = computed(() =>
     logLines(
       this.garden.applications(),
       this.year(),
@@ -48,6 +57,25 @@ export class LogPage {
       this.#zone,
     ),
   );
+  protected readonly noFilter = noFilter;
+  protected readonly filter = signal<LogFilter>(noFilter);
+  protected readonly choices = computed(() => choicesOf(this.all()));
+  protected readonly columns = [
+    { key: 'place', word: 'Place' },
+    { key: 'plant', word: 'Crop' },
+    { key: 'treatment', word: 'Treatment' },
+    { key: 'by', word: 'By whom' },
+  ] as const;
+  protected readonly lines = computed(() => filtered(this.all(), this.filter()));
+  readonly #products = computed(() => new Map(this.garden.products().map((one) => [one.id, one])));
+  protected readonly totals = computed(() =>
+    logTotals(this.lines(), this.#products(), (id) => this.garden.place(this.garden.planting(id)?.placeId ?? '')?.areaM2 ?? undefined),
+  );
+  protected readonly used = usedWord;
+  protected readonly layouts = Object.entries(layoutWords) as [RecordLayout, string][];
+  protected readonly making = signal(false);
+  protected readonly refusal = signal('');
+
   protected readonly printedOn = computed(() => longDay(this.garden.today()));
 
   protected readonly when = (instant: string) => instantWord(instant, this.#zone);
@@ -57,7 +85,12 @@ export class LogPage {
   protected readonly product = (line: LogLine) => productWord(line, this.#system);
   protected readonly water = ({ waterL }: LogLine) => (waterL === null ? '' : `in ${inGardenUnits('water', waterL, this.#system)}`);
   protected readonly waterHover = ({ waterL }: LogLine) => (waterL === null ? null : inOtherUnits('water', waterL, this.#system));
-  protected readonly weather = ({ temperatureC, windKmh, sky }: LogLine) =>
+  /** as it was noted; where nobody did, as the station measured it in that hour */
+  protected readonly weather = ({ temperatureC, windKmh, sky, measured }: LogLine) => {
+    const noted = this.#weatherWord(temperatureC, windKmh, sky);
+    return noted || !measured ? noted : `${this.#weatherWord(measured.temperatureC, measured.windKmh, '')} (station)`;
+  };
+  #weatherWord = (temperatureC: number | null, windKmh: number | null, sky: string) =>
     [
       temperatureC === null ? '' : inGardenUnits('temperature', temperatureC, this.#system),
       windKmh === null ? '' : `wind ${inGardenUnits('wind', windKmh, this.#system)}`,
@@ -65,6 +98,44 @@ export class LogPage {
     ]
       .filter(Boolean)
       .join(', ');
+
+  protected change(change: Partial<LogFilter>): void {
+    this.filter.update((filter) => ({ ...filter, ...change }));
+  }
+
+  protected choose(column: keyof LogFilter, value: string): void {
+    this.change({ [column]: value });
+  }
+
+  protected async record(layout: RecordLayout): Promise<void> {
+    this.making.set(true);
+    this.refusal.set('');
+    try {
+      const { saveRecord } = await import('./save-record');
+      const { plant, place } = this.filter();
+      const of = [plant, place].filter(Boolean).join(', ');
+      await saveRecord(
+        {
+          garden: this.garden.summary().name,
+          period: `${this.year() ?? 'all years'}${of ? `, ${of}` : ''}`,
+          printedOn: this.garden.today(),
+          lines: this.lines(),
+          totals: this.totals(),
+          products: this.#products(),
+          when: this.when,
+          day: this.day,
+          amount: this.product,
+          water: this.water,
+          weather: this.weather,
+        },
+        layout,
+      );
+    } catch {
+      this.refusal.set('The PDF could not be made here. Print the page, or try again with signal.');
+    } finally {
+      this.making.set(false);
+    }
+  }
 
   protected show(year: string | undefined): void {
     this.year.set(year);
