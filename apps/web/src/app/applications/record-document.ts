@@ -27,6 +27,9 @@ export interface RecordFacts {
   readonly weather: (line: LogLine) => string;
 }
 
+const packWords = (product: Product | undefined): string[] =>
+  [product?.registration ?? '', product?.batch ? `batch ${product.batch}` : ''].filter(Boolean);
+
 interface Column {
   readonly head: string;
   readonly width: string | number;
@@ -37,20 +40,21 @@ const ofTargets = (line: LogLine, word: (target: LogTarget) => string) => line.t
 const productOf = (line: LogLine, { products }: RecordFacts) => products.get(line.productId ?? '');
 
 const columns: Readonly<Record<string, Column>> = {
-  when: { head: 'When', width: 62, cell: (line, { when }) => when(line.appliedAt) },
+  when: { head: 'When, by whom', width: 66, cell: (line, { when }) => `${when(line.appliedAt)}\n${line.appliedBy}` },
   where: {
     head: 'Where, on what',
     width: '*',
     cell: (line) =>
       ofTargets(line, ({ plant, cultivar, place, plants, areaM2 }) =>
-        [`${plant} ${cultivar}`.trim(), place, `${plants} plants`, areaM2 === null ? '' : `${areaM2} m²`].filter(Boolean).join(', '),
+        [`${plant} ${cultivar}`.trim(), place, `${plants} ${plants === 1 ? 'plant' : 'plants'}`, areaM2 === null ? '' : `${areaM2} m²`]
+          .filter(Boolean)
+          .join(', '),
       ),
   },
   what: { head: 'Treatment', width: '*', cell: (line, facts) => [line.treatment, productOf(line, facts)?.name].filter(Boolean).join('\n') },
-  amount: { head: 'Amount, water', width: 62, cell: (line, { amount, water }) => [amount(line), water(line)].filter(Boolean).join('\n') },
+  amount: { head: 'Amount, water', width: 54, cell: (line, { amount, water }) => [amount(line), water(line)].filter(Boolean).join('\n') },
   why: { head: 'Why', width: '*', cell: ({ why }) => why },
-  who: { head: 'By', width: 58, cell: ({ appliedBy }) => appliedBy },
-  weather: { head: 'Weather, kit', width: 70, cell: (line, { weather }) => [weather(line), line.kit].filter(Boolean).join('\n') },
+  weather: { head: 'Weather, kit', width: 62, cell: (line, { weather }) => [weather(line), line.kit].filter(Boolean).join('\n') },
   waits: {
     head: 'Keep out until; not picked before',
     width: 78,
@@ -62,34 +66,23 @@ const columns: Readonly<Record<string, Column>> = {
         .filter(Boolean)
         .join('\n'),
   },
-  pack: {
-    head: 'Registration, batch',
-    width: 66,
+  pack: { head: 'Registration, batch', width: 70, cell: (line, facts) => packWords(productOf(line, facts)).join('\n') },
+  source: {
+    head: 'Registration, batch, strength, bought',
+    width: 74,
     cell: (line, facts) => {
       const product = productOf(line, facts);
-      return [product?.registration, product?.batch && `batch ${product.batch}`].filter(Boolean).join('\n');
+      const strength = product?.strength && `${product.strength.amount} ${product.strength.unit}`;
+      return [...packWords(product), strength, product?.boughtOn && `bought ${facts.day(product.boughtOn)}`].filter(Boolean).join('\n');
     },
   },
-  kept: { head: 'Lines not kept', width: 70, cell: ({ brokenLines }) => brokenLines.map(({ text }) => text).join('\n') || 'none' },
-  ingredient: {
-    head: 'Strength, bought',
-    width: 62,
-    cell: (line, facts) => {
-      const product = productOf(line, facts);
-      return [
-        product?.strength && `${product.strength.amount} ${product.strength.unit}`,
-        product?.boughtOn && `bought ${facts.day(product.boughtOn)}`,
-      ]
-        .filter(Boolean)
-        .join('\n');
-    },
-  },
+  kept: { head: 'Lines not kept', width: 60, cell: ({ brokenLines }) => brokenLines.map(({ text }) => text).join('\n') || 'none' },
 };
 
 const layouts: Readonly<Record<RecordLayout, readonly (keyof typeof columns)[]>> = {
   home: ['when', 'where', 'what', 'amount', 'why', 'waits'],
-  market: ['when', 'where', 'what', 'pack', 'amount', 'weather', 'why', 'waits', 'kept', 'who'],
-  certified: ['when', 'where', 'what', 'ingredient', 'pack', 'amount', 'weather', 'why', 'waits', 'kept', 'who'],
+  market: ['when', 'where', 'what', 'pack', 'amount', 'weather', 'why', 'waits', 'kept'],
+  certified: ['when', 'where', 'what', 'source', 'amount', 'weather', 'why', 'waits', 'kept'],
 };
 
 /** The record of a period as a document: a row for each application, sums, and lines to sign. */
