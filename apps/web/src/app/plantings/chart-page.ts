@@ -1,162 +1,195 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, resource, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
-import { MatIconModule } from '@angular/material/icon';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
+import { addDays, degreeDays, heatSum } from '@field-nurse/core/timing';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../api/api';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { MeasuredWidth } from '../shared/measured-width';
-import { dayScale, monthStarts, monthWord } from './day-scale';
-import { PlantingStrip } from './planting-strip';
-import type { Strip } from './strips';
-import { seasonSpan, stripsWithin } from './strips';
+import { dayWord } from '../shared/days';
+import { saveFile } from '../shared/save-file';
+import type { ChartRow, Stretch } from './chart-rows';
+import { chartRows, chartSpan } from './chart-rows';
+import { pictureOf } from './picture';
+import { SeasonChart } from './season-chart';
 
-const widthAtFirst = 600;
+// Plants, and most of what lives on them, begin at about this warmth.
+const usualLowerC = 5;
 
-/** The planting chart: every planting of a season as one strip, by place. */
+/** The planting chart: every planting as one strip, through one season or ten. */
 @Component({
   selector: 'fn-chart-page',
-  imports: [RouterLink, MatIconModule, MatFormFieldModule, MatSelectModule, MeasuredWidth, PlantingStrip],
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatSelectModule, SeasonChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './chart-page.scss',
-  template: `
-    <div class="fn-page">
-      <div class="fn-head">
-        <div>
-          <h1>Planting chart</h1>
-          <p>Each planting through the season</p>
-        </div>
-        @if (years().length > 1) {
-          <mat-form-field subscriptSizing="dynamic">
-            <mat-label>Season</mat-label>
-            <mat-select [value]="year()" (selectionChange)="show($event.value)">
-              @for (one of years(); track one) {
-                <mat-option [value]="one">{{ one }}</mat-option>
-              }
-            </mat-select>
-          </mat-form-field>
-        }
-      </div>
-      @if (coming()) {
-        <p role="status">
-          {{ garden.seasonFault() ? garden.seasonFault() + ' What is on this device is shown.' : 'Fetching ' + year() + ' …' }}
-        </p>
-      }
-      @if (garden.plantings().length === 0) {
-        <div class="fn-empty">
-          <h2>No planting yet</h2>
-          <p>Once something grows, its season is drawn here: assessments, treatments, harvests.</p>
-          <a [routerLink]="['/g', garden.summary().id, 'ground']">Begin on Ground</a>
-        </div>
-      } @else {
-        <p class="key fn-small">
-          <span
-            ><svg viewBox="0 0 30 16">
-              <path class="wash" d="M1 14 L10 5 L20 8 L29 14 Z" />
-              <path class="line" d="M1 14 L10 5 L20 8 L29 14" />
-            </svg>
-            severity</span
-          >
-          <span
-            ><svg viewBox="0 0 16 16"><path class="treatment" d="M3 13 l5 -10 l5 10 z" /></svg> treatment</span
-          >
-          <span
-            ><svg viewBox="0 0 16 16"><circle class="opened" cx="8" cy="8" r="5" /></svg> case opened</span
-          >
-          <span
-            ><svg viewBox="0 0 22 16">
-              <path class="round" d="M5 4 V12" />
-              <path class="round found" d="M14 4 V12" />
-            </svg>
-            look on a round, something found</span
-          >
-          <span
-            ><svg viewBox="0 0 24 16"><rect class="unsafe" x="1" y="5" width="22" height="6" /></svg> not to be picked</span
-          >
-          <span
-            ><svg viewBox="0 0 16 16"><path class="harvest" d="M8 2 l6 6 l-6 6 l-6 -6 z" /></svg> next harvest</span
-          >
-          <span
-            ><svg viewBox="0 0 24 16"><path class="grows" d="M2 8 H22" /></svg> in growth</span
-          >
-        </p>
-        <div class="chart">
-          <div class="months">
-            <span></span>
-            <div (fnMeasuredWidth)="width.set($event)">
-              @for (month of months(); track month.day) {
-                <span [style.left.px]="month.x">{{ month.word }}</span>
-              }
-            </div>
-          </div>
-          @for (place of places(); track place.name) {
-            <section [attr.aria-label]="place.name">
-              <h2>{{ place.name }}</h2>
-              @for (strip of place.strips; track strip.planting.id) {
-                <div class="row">
-                  <span class="who">
-                    <a [routerLink]="['/g', garden.summary().id, 'plantings', strip.planting.id]">{{
-                      library.hostName(strip.planting.host)
-                    }}</a>
-                    <small>{{ strip.planting.cultivar }}</small>
-                    @if (garden.canWrite() && !strip.planting.endedOn) {
-                      <a
-                        class="wrong"
-                        [routerLink]="['/g', garden.summary().id, 'wrong']"
-                        [queryParams]="{ planting: strip.planting.id }"
-                        [attr.aria-label]="'Something is wrong with ' + library.hostName(strip.planting.host)"
-                        title="Something is wrong"
-                        ><mat-icon svgIcon="sick" aria-hidden="true"
-                      /></a>
-                    }
-                  </span>
-                  <fn-planting-strip [strip]="strip" [span]="span()" [today]="garden.today()" [width]="width()" />
-                </div>
-              }
-            </section>
-          }
-        </div>
-      }
-    </div>
-  `,
+  templateUrl: './chart-page.html',
 })
 export class ChartPage {
+  readonly #api = inject(Api);
+  readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
-  protected readonly width = signal(widthAtFirst);
+  private readonly chart = viewChild(SeasonChart);
 
-  readonly #records = computed(() => ({
-    plantings: this.garden.plantings(),
-    cases: this.garden.cases(),
-    assessments: this.garden.assessments(),
-    applications: this.garden.applied(),
-    stops: this.garden.stops(),
-  }));
-  protected readonly years = this.garden.years;
-  protected readonly year = signal(this.garden.today().slice(0, 4));
-  /** the records of the year are on their way */
-  protected readonly coming = computed(() => !this.garden.hasYear(this.year(), true));
-  readonly #zone = this.garden.summary().timeZone;
-  protected readonly span = computed(() => seasonSpan(this.year(), this.#records(), this.garden.today(), this.#zone));
-  protected readonly places = computed(() => {
-    const byPlace = new Map<string, Strip[]>();
-    for (const strip of stripsWithin(this.span(), this.#records(), this.garden.today(), this.#zone)) {
-      const name = this.garden.place(strip.planting.placeId)?.name ?? '';
-      byPlace.set(name, [...(byPlace.get(name) ?? []), strip]);
-    }
-    return [...byPlace].map(([name, strips]) => ({ name, strips })).sort((a, b) => a.name.localeCompare(b.name));
+  readonly #almanac = resource({
+    params: () => this.garden.summary().id,
+    loader: ({ params }) => firstValueFrom(this.#api.almanac(params)),
   });
+  /** without signal there is no sky over the strips */
+  protected readonly days = computed(() => (this.#almanac.hasValue() ? this.#almanac.value().days : []));
+  readonly #rain = computed(() => new Map(this.days().map(({ day, rainMm }) => [day, rainMm])));
+
+  protected readonly years = computed(() => [...this.garden.years()].reverse());
+  protected readonly year = signal(this.garden.today().slice(0, 4));
+  /** another season that is laid over; none */
+  protected readonly other = signal('');
+  protected readonly place = signal('');
+  protected readonly asTable = signal(false);
+  readonly #wanted = signal<readonly string[]>([this.year()]);
+  /** the records of a year are on their way */
+  protected readonly coming = computed(() => this.#wanted().some((year) => !this.garden.hasYear(year, true)));
+
+  readonly #all = computed(() =>
+    chartRows(
+      {
+        plantings: this.garden.plantings(),
+        cases: this.garden.cases(),
+        assessments: this.garden.assessments(),
+        applications: this.garden.applied(),
+        stops: this.garden.stops(),
+        harvests: this.garden.harvests(),
+      },
+      {
+        today: this.garden.today(),
+        timeZone: this.garden.summary().timeZone,
+        placeName: (id) => this.garden.place(id)?.name ?? '',
+        intervention: (id) => this.library.interventions().get(id),
+        rainOn: (day) => this.#rain().get(day) ?? null,
+      },
+    ),
+  );
+  protected readonly places = computed(() => [...new Set(this.#all().map(({ place }) => place))].sort((a, b) => a.localeCompare(b)));
+  /** plantings that stood within what is shown, of the place that was chosen */
+  protected readonly rows = computed(() => {
+    const { from, to } = this.shown();
+    return this.#all().filter(
+      ({ grows, place }) => grows.from <= to && grows.to >= from && (this.place() === '' || place === this.place()),
+    );
+  });
+  protected readonly shown = signal<Stretch>(this.#seasonOf(this.year()));
+  protected readonly beside = computed(() => {
+    const other = this.other();
+    if (other === '') return undefined;
+    const rows = new Map<string, ChartRow[]>();
+    for (const row of this.#all())
+      if (row.cases.some(({ openedOn }) => openedOn.startsWith(other)))
+        rows.set(row.planting.host, [...(rows.get(row.planting.host) ?? []), row]);
+    return { rows, years: Number(this.year()) - Number(other) };
+  });
+  /** heat of each day since its season began */
+  protected readonly heat = computed(() => {
+    const heat = degreeDays(
+      this.days().map(({ minC, maxC }) => ({ min: minC, max: maxC })),
+      'single-sine',
+      { lower: usualLowerC },
+    );
+    const sums = new Map<string, number>();
+    const start = this.garden.seasonStart();
+    let sum = 0;
+    this.days().forEach(({ day }, i) => {
+      sum = day.slice(5) === start ? 0 : sum;
+      sum += heat[i] ?? 0;
+      if (heat[i] !== null) sums.set(day, sum);
+    });
+    return sums;
+  });
+  /** days of this season on which stages of troubles that the garden has had are reached, by their own heat */
+  protected readonly stages = computed(() => {
+    const had = new Set(this.garden.caseLines().flatMap(({ conditions }) => conditions));
+    const days = this.days().filter(({ day }) => day.startsWith(this.year()));
+    return [...had].flatMap((id) => {
+      const { name, heat } = this.library.conditions().get(id) ?? {};
+      if (!heat || heat.from === undefined) return [];
+      const seen = this.garden.caseLines().filter((line) => line.conditions.includes(id) && line.openedOn.startsWith(this.year()));
+      const biofix = heat.from === 'first-sight' ? seen.map(({ openedOn }) => openedOn).sort()[0] : undefined;
+      if (heat.from === 'first-sight' && !biofix) return [];
+      const sums = degreeDays(
+        days.map(({ minC, maxC }) => ({ min: minC, max: maxC })),
+        'single-sine',
+        { lower: heat.lowerC, upper: heat.upperC },
+      );
+      const { reached } = heatSum(
+        days.map(({ day }, i) => ({ date: day, dd: sums[i]! })),
+        heat.stages,
+        biofix ?? (heat.from === 'spring' ? `${this.year()}-03-01` : undefined),
+      );
+      return reached.flatMap(({ name: stage, date }) => (date ? [{ day: date, name: `${name}: ${stage}` }] : []));
+    });
+  });
+
   constructor() {
     this.garden.openYear(this.year(), true);
   }
 
-  protected show(year: string): void {
-    this.year.set(year);
-    this.garden.openYear(year, true);
+  #seasonOf(year: string): Stretch {
+    return { from: `${year}-01-01`, to: `${year}-12-31` };
   }
 
-  protected readonly months = computed(() => {
-    const x = dayScale(this.span(), this.width());
-    return monthStarts(this.span()).map((day) => ({ day, word: monthWord(day, this.width()), x: x(day) }));
-  });
+  protected show(year: string): void {
+    this.year.set(year);
+    this.#open([year]);
+    this.shown.set(this.#seasonOf(year));
+  }
+
+  protected compare(year: string): void {
+    this.other.set(year);
+    if (year) this.#open([year]);
+  }
+
+  /** "week", "month" around today; "season"; "all" years */
+  protected zoom(to: 'week' | 'month' | 'season' | 'all'): void {
+    const today = this.garden.today();
+    if (to === 'all') {
+      this.#open(this.garden.years());
+      this.shown.set(chartSpan(this.#all(), today));
+    } else if (to === 'season') this.shown.set({ ...this.#seasonOf(this.year()) });
+    else this.shown.set({ from: addDays(today, to === 'week' ? -5 : -24), to: addDays(today, to === 'week' ? 2 : 7) });
+  }
+
+  #open(years: readonly string[]): void {
+    this.#wanted.set([...new Set([...this.#wanted(), ...years])]);
+    for (const year of years) this.garden.openYear(year, true);
+  }
+
+  protected closer(factor: number): void {
+    this.chart()?.zoomBy(factor);
+  }
+
+  protected open(planting: string): void {
+    void this.#router.navigate(['/g', this.garden.summary().id, 'plantings', planting]);
+  }
+
+  protected saveSvg(): void {
+    const svg = this.chart()?.svg();
+    if (svg) saveFile(`planting-chart-${this.year()}.svg`, 'image/svg+xml', svg);
+  }
+
+  protected async savePng(): Promise<void> {
+    const svg = this.chart()?.svg();
+    if (svg) await pictureOf(svg, `planting-chart-${this.year()}.png`);
+  }
+
+  protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly worst = ({ cases }: ChartRow) => {
+    const all = cases.flatMap(({ points }) => points.map(({ severity }) => severity));
+    return all.length > 0 ? `${Math.round(Math.max(...all))} %` : '–';
+  };
+  protected readonly done = ({ treatments }: ChartRow) =>
+    treatments.map(({ day, intervention }) => `${this.library.interventionName(intervention)} ${this.day(day)}`).join(', ') || '–';
+  protected readonly kilograms = ({ picked }: ChartRow) => {
+    const kg = picked.reduce((sum, one) => sum + one.kg, 0);
+    return kg > 0 ? `${kg.toFixed(1)} kg` : '–';
+  };
 }
