@@ -111,6 +111,7 @@ const headings = {
   Prevention: 'Prevention walk',
   'Leaf gauge': 'Leaf gauge',
   Weather: 'Weather',
+  Almanac: 'Almanac',
   Library: 'Library',
   Settings: 'Settings',
 };
@@ -125,6 +126,7 @@ const roomOf: Readonly<Partial<Record<keyof typeof headings, string>>> = {
   Plan: 'Cases',
   Shelf: 'Cases',
   Log: 'Cases',
+  Almanac: 'Learn',
   Library: 'Learn',
   Weather: 'Settings',
 };

@@ -33,6 +33,15 @@ export async function runEndToEnd(args = []) {
       running.push({ stop: () => stopChild(server) });
       servers[`${lane}_URL`] = server.url;
     }
+    // Where nothing is yet: what was taken home elsewhere comes back there.
+    const empty = await startServer({
+      databaseUrl: await makeDatabase(cluster.url, 'empty'),
+      port: await freePort(),
+      secret: 'a secret that only the tests use, 32 long',
+      env,
+    });
+    running.push({ stop: () => stopChild(empty) });
+    servers.EMPTY_URL = empty.url;
     return await runAndCollect(bin('playwright'), ['test', '--config', join(root, 'e2e/playwright.config.ts'), ...args], {
       env: { ...env, ...servers, MAILBOX_URL: standIns.mailbox, NO_COLOR: '1' },
     });

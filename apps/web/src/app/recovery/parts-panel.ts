@@ -49,7 +49,7 @@ const mostPairs = 10;
           <li>
             <span>
               <b>{{ part.name }}</b>
-              <span class="fn-small"> {{ done(part) }}{{ part.plants ? ' · ' + part.plants + ' plants' : '' }}</span>
+              <span class="fn-small">&ngsp;{{ under(part) }}</span>
             </span>
           </li>
         }
@@ -120,7 +120,12 @@ export class PartsPanel {
   protected readonly chosen = computed(() => this.treatment() ?? this.treatments()[0]);
   protected readonly hasStrips = computed(() => this.parts().some(({ strips }) => strips.length > 0));
   protected readonly name = (id: string) => this.#library.interventionName(id);
-  protected readonly done = ({ intervention }: CasePart) => (intervention ? this.name(intervention) : 'left alone');
+  /** what its name does not say */
+  protected readonly under = ({ name, intervention, plants, strips }: CasePart) => {
+    const done = intervention ? this.name(intervention) : 'Left alone';
+    const where = strips.length > 0 ? `strips ${strips.join(', ')}` : '';
+    return [done === name ? '' : done, where, plants ? `${plants} plants` : ''].filter(Boolean).join(' · ');
+  };
   protected readonly advice = computed(() => {
     const needed = plotsNeeded({ control: usualCount, treated: usualCount / 2, k: usualClumping })!;
     return `To see half as many, count about ${needed} leaves or plants on each side; to see a tenth as many, ${plotsNeeded({ control: usualCount, treated: usualCount / 10, k: usualClumping })!}.`;
