@@ -27,6 +27,8 @@ export interface PartComparison {
   readonly verdict: 'less' | 'more' | 'cannot-tell';
   /** where it can't be told: to count so many on each side, in looks as large as the last; `null` where no number would show it */
   readonly looksNeeded: number | null;
+  /** leaves or plants to count on each side, all looks together; `null` as above */
+  readonly countsNeeded: number | null;
 }
 
 /**
@@ -66,6 +68,7 @@ export function compareParts(treated: PartSeries, other: PartSeries, treatedOn: 
     percent,
     interval,
     verdict,
+    countsNeeded: wanted,
     looksNeeded: verdict !== 'cannot-tell' ? 0 : wanted === null ? null : Math.max(1, Math.ceil((wanted - perLook) / perLook)),
   };
 }

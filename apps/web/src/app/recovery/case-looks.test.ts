@@ -48,13 +48,17 @@ describe('parts side by side', () => {
 
 test.each([
   [
-    { verdict: 'cannot-tell', percent: 20, interval: [-30, 60], looksNeeded: 2 },
+    { verdict: 'cannot-tell', percent: 20, interval: [-30, 60], looksNeeded: 2, countsNeeded: 30 },
     'It cannot be told yet. So far it is 20 % less, between 30 % more and 60 % less. 2 more looks of this size would show it, if it is so.',
   ],
-  [{ verdict: 'cannot-tell', percent: 20, interval: [-30, 60], looksNeeded: 1 }, 'One more look of this size'],
-  [{ verdict: 'cannot-tell', percent: 0, interval: null, looksNeeded: null }, 'are alike so far'],
+  [{ verdict: 'cannot-tell', percent: 20, interval: [-30, 60], looksNeeded: 1, countsNeeded: 20 }, 'One more look of this size'],
   [
-    { verdict: 'more', percent: -40, interval: [-80, -5], looksNeeded: 0 },
+    { verdict: 'cannot-tell', percent: 20, interval: [-30, 60], looksNeeded: 41, countsNeeded: 82 },
+    'Count about 82 on each side to see it, if it is so.',
+  ],
+  [{ verdict: 'cannot-tell', percent: 0, interval: null, looksNeeded: null, countsNeeded: null }, 'are alike so far'],
+  [
+    { verdict: 'more', percent: -40, interval: [-80, -5], looksNeeded: 0, countsNeeded: 0 },
     'has 40 % more than “B”, between 80 % more and 5 % more. It did harm',
   ],
 ] as const)('%o', (comparison, words) => {

@@ -4,18 +4,24 @@ import { dayWord, fromToday } from '../shared/days';
 
 const times = (count: number, one: string, many: string) => (count === 1 ? `one ${one}` : `${count} ${many}`);
 
+// More looks than this nobody takes: then more has to be counted at once.
+const mostLooks = 6;
+
 /** What two parts say of each other, in a sentence that claims no more than the counts do. */
 export function comparisonWord(treated: string, other: string, comparison: PartComparison | undefined): string {
   if (!comparison) return `Count in “${treated}” and in “${other}” on one day after the treatment: then they stand side by side.`;
-  const { percent, interval, verdict, looksNeeded } = comparison;
+  const { percent, interval, verdict, looksNeeded, countsNeeded } = comparison;
   const range = interval ? `, between ${signed(interval[0])} and ${signed(interval[1])}` : '';
   if (verdict === 'less') return `“${treated}” has ${Math.round(percent)} % less than “${other}”${range}. That is more than chance does.`;
   if (verdict === 'more')
     return `“${treated}” has ${Math.round(-percent)} % more than “${other}”${range}. It did harm, or something else differs.`;
   const so = `So far it is ${signed(percent)}${range}.`;
-  return looksNeeded === null
-    ? `It cannot be told: “${treated}” and “${other}” are alike so far.`
-    : `It cannot be told yet. ${so} ${sentence(times(looksNeeded, 'more look', 'more looks'))} of this size would show it, if it is so.`;
+  if (looksNeeded === null) return `It cannot be told: “${treated}” and “${other}” are alike so far.`;
+  const more =
+    looksNeeded <= mostLooks
+      ? `${sentence(times(looksNeeded, 'more look', 'more looks'))} of this size would show it, if it is so.`
+      : `Count about ${countsNeeded!} on each side to see it, if it is so.`;
+  return `It cannot be told yet. ${so} ${more}`;
 }
 
 const signed = (percent: number) => (percent < 0 ? `${Math.round(-percent)} % more` : `${Math.round(percent)} % less`);
