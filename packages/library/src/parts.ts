@@ -16,6 +16,8 @@ const untoldCondition = {
   prevention: [],
   persistence: '',
   spread: '',
+  heat: undefined,
+  infection: undefined,
   recovery: { sign: '', lookAgainDays: 7 },
   disputes: [],
   cautions: [],

@@ -229,7 +229,7 @@ describe('the end of a garden', () => {
     expect(answer.headers.get('Content-Disposition')).toContain('attachment');
     const files = unzipSync(new Uint8Array(await answer.arrayBuffer()));
     const json = (name: string): unknown => JSON.parse(strFromU8(files[name]!));
-    expect(json('garden.json')).toMatchObject({ settings: { id, name: 'Osier: yard/1' }, people: [{ role: 'owner' }] });
+    expect(json('garden.json')).toMatchObject({ garden: { id }, settings: { name: 'Osier: yard/1' }, people: [{ role: 'owner' }] });
     expect(json('records/places.json')).toMatchObject([{ id: place, name: 'Bed' }]);
     expect(Object.keys(files)).toContain(`photos/${photo}.jpg`);
   });

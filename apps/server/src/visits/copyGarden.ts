@@ -5,7 +5,7 @@ import { changes, gardens } from '../gardens/tables.js';
 import { recordParts } from '../records/recordParts.js';
 import type { Tx } from '../records/recordStore.js';
 import { subjectTables } from '../records/subjects.js';
-import { weatherHours, weatherSources } from '../weather/tables.js';
+import { weatherDaySums, weatherHours, weatherSources } from '../weather/tables.js';
 
 /** Tables of a garden that go along, in the order in which they refer to each other. Left are its people, photos, secrets and their log. */
 export const copiedTables: readonly (PgTable & { readonly gardenId: AnyPgColumn })[] = [
@@ -15,6 +15,7 @@ export const copiedTables: readonly (PgTable & { readonly gardenId: AnyPgColumn 
   changes,
   weatherSources,
   weatherHours,
+  weatherDaySums,
 ];
 
 /**

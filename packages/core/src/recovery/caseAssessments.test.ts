@@ -1,4 +1,4 @@
-import type { CaseAssessment } from './caseAssessments';
+import type { CaseAssessment } from './lookOfDay';
 import { nextAssessmentOn, statusOf } from './caseAssessments';
 import { looksByDay } from './lookOfDay';
 

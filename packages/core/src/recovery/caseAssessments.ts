@@ -1,19 +1,8 @@
 import { daysBetween } from '../timing/days.js';
 import { looksByDay } from './lookOfDay.js';
+import type { CaseAssessment } from './lookOfDay.js';
 import { recoveryStatus } from './status.js';
-import type { Assessment, RecoveryStatus } from './status.js';
-
-/** How a case was found on a day, and when it is to be looked at again. */
-export interface CaseAssessment {
-  readonly assessedOn: string;
-  readonly nextAssessmentOn: string | null;
-  /** the part, and the plant, that was looked at; none: the whole */
-  readonly partId: string | null;
-  readonly plant: number | null;
-  readonly severity: number;
-  readonly count: number | null;
-  readonly newGrowth: Assessment['newGrowth'];
-}
+import type { RecoveryStatus } from './status.js';
 
 /** What was decided for a case on a day. */
 export interface CaseDecision {

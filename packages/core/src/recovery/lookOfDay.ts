@@ -1,4 +1,16 @@
-import type { CaseAssessment } from './caseAssessments.js';
+import type { Assessment } from './status.js';
+
+/** How a case was found on a day, and when it is to be looked at again. */
+export interface CaseAssessment {
+  readonly assessedOn: string;
+  readonly nextAssessmentOn: string | null;
+  /** the part, and the plant, that was looked at; none: the whole */
+  readonly partId: string | null;
+  readonly plant: number | null;
+  readonly severity: number;
+  readonly count: number | null;
+  readonly newGrowth: Assessment['newGrowth'];
+}
 
 const worst: readonly CaseAssessment['newGrowth'][] = ['marked', 'unknown', 'clean', 'none'];
 
