@@ -138,8 +138,7 @@ export async function goTo(page: Page, view: keyof typeof headings): Promise<voi
     .getByRole('banner')
     .getByRole('link', { name: new RegExp(`^${room}( \\d+ due)?$`) })
     .click();
-  if (room !== view && room !== 'Learn')
-    await page.getByRole('navigation', { name: room, exact: true }).getByRole('link', { name: view, exact: true }).click();
+  if (room !== view) await page.getByRole('navigation', { name: room, exact: true }).getByRole('link', { name: view, exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: headings[view], exact: view === 'Round' })).toBeVisible();
 }
 

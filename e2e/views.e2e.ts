@@ -193,6 +193,7 @@ const caseViews: readonly View[] = [
 ];
 
 const libraryViews: readonly View[] = [
+  { name: 'Almanac', open: (page) => goTo(page, 'Almanac'), shows: heading('When it comes') },
   { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
   {
     name: 'Library entry',

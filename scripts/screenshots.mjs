@@ -36,7 +36,7 @@ const pictures = [
   { name: 'plan', path: 'plan', press: /^Copper hydroxide, round 1/, as: 'button', shows: 'When else, and what it costs' },
   { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
   { name: 'shelf', path: 'shelf' },
-  { name: 'label-card', path: 'shelf', press: /Marshlight Sulphur 80/, shows: 'What its label allows' },
+  { name: 'almanac', path: 'almanac' },
   {
     name: 'mix-bench',
     path: 'shelf/mix',

@@ -182,6 +182,13 @@ export class ChartPage {
   }
 
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
+  protected readonly looked = ({ looks }: ChartRow) => {
+    const found = looks.filter((look) => look.found).length;
+    if (looks.length === 0) return '–';
+    return `on ${looks.length} ${looks.length === 1 ? 'round' : 'rounds'}${found > 0 ? `, something found on ${found}` : ''}`;
+  };
+  protected readonly cases = ({ cases }: ChartRow) => cases.map(({ openedOn }) => `opened ${this.day(openedOn)}`).join(', ') || '–';
+  protected readonly ripe = ({ harvests }: ChartRow) => harvests.map(({ from }) => `from ${this.day(from)}`).join(', ') || '–';
   protected readonly worst = ({ cases }: ChartRow) => {
     const all = cases.flatMap(({ points }) => points.map(({ severity }) => severity));
     return all.length > 0 ? `${Math.round(Math.max(...all))} %` : '–';
