@@ -8,6 +8,8 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 @Component({
   selector: 'fn-pressure-calendar',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // It may be wider than a phone: keys scroll it as well.
+  host: { tabindex: '0' },
   styles: `
     :host {
       display: block;
@@ -50,7 +52,7 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
     <table>
       <thead>
         <tr>
-          <th></th>
+          <td></td>
           @for (month of months; track month) {
             <th scope="col">{{ month }}</th>
           }

@@ -12,6 +12,8 @@ const wetMinutes = 30;
 @Component({
   selector: 'fn-wet-spells',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // It may be wider than a phone: keys scroll it as well.
+  host: { tabindex: '0' },
   styles: `
     :host {
       display: block;
@@ -63,7 +65,7 @@ const wetMinutes = 30;
       <table>
         <thead>
           <tr>
-            <th></th>
+            <td></td>
             @for (day of days(); track day) {
               <th scope="col" [class.today]="day === garden.today()">{{ +day.slice(8) }}</th>
             }

@@ -28,7 +28,7 @@ import { navigation } from './navigation';
   `,
   template: `
     <h2 mat-dialog-title>Keys</h2>
-    <mat-dialog-content>
+    <mat-dialog-content tabindex="0">
       <dl>
         @for (item of items; track item.path) {
           <dt>
