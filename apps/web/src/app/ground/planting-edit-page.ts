@@ -7,7 +7,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import type { PlantingEvent, Written } from '@field-nurse/contract';
 import { cultivarIn, settingIn } from '@field-nurse/library/find';
 import type { Planting } from '../gardens/plantings-now';
@@ -17,6 +17,7 @@ import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { Submission } from '../shared/submission';
 import { DayField } from '../gardens/day-field';
+import { injectLeaveFor } from '../shared/leave-for';
 import { settingWords } from '../shared/words';
 import { lastingOn, withLasting } from './planting-events';
 
@@ -42,7 +43,7 @@ const wholeFrom1To = (most: number) => [Validators.required, Validators.min(1), 
 export class PlantingEditPage implements OnInit {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
   /** id of the planting to change; none for a new one */
@@ -189,6 +190,6 @@ export class PlantingEditPage implements OnInit {
 
   async #write(value: Written<'plantings'>, said: string): Promise<void> {
     await this.#records.save('plantings', this.known()?.id ?? this.#newId, this.known()?.version ?? 0, value, said);
-    await this.#router.navigate(this.groundLink);
+    await this.#leaveFor(this.groundLink);
   }
 }

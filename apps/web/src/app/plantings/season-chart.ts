@@ -10,6 +10,7 @@ import {
   input,
   output,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
@@ -19,9 +20,9 @@ import type { D3ZoomEvent, ZoomBehavior } from 'd3';
 import { select, zoom, zoomIdentity, zoomTransform } from 'd3';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import { dayWord } from '../shared/days';
 import type { ChartRow, Stretch } from './chart-rows';
 import { chartSpan, eventfulMonths } from './chart-rows';
+import { dayOfRowWord, rowName, underWord } from './chart-words';
 import { paintBeside, paintCalendar, paintRow, paintSky, rowHeight, skyHeight } from './paint-chart';
 import type { View } from './paint-chart';
 import type { Ink, Painter, Palette } from './painter';
@@ -56,7 +57,15 @@ const nameWidth = 190;
         @for (row of visible(); track row.planting.id) {
           <div class="who" [style.top.px]="skyHeight + row.index * rowHeight" [class.chosen]="row.index === chosen()">
             <a [routerLink]="['/g', garden.summary().id, 'plantings', row.planting.id]">{{ library.hostName(row.planting.host) }}</a>
-            <small>{{ under(row) }}</small>
+            <small>{{ underWord(row) }}</small>
+            <a
+              class="wrong"
+              [routerLink]="['/g', garden.summary().id, 'wrong']"
+              [queryParams]="{ planting: row.planting.id }"
+              [attr.aria-label]="'Something is wrong with ' + library.hostName(row.planting.host)"
+              title="Something is wrong"
+              >?</a
+            >
           </div>
         }
         <canvas
@@ -101,6 +110,8 @@ export class SeasonChart {
   protected readonly chosen = signal(-1);
   protected readonly pointed = signal<{ readonly row: number; readonly day: string } | undefined>(undefined);
   #zoom: ZoomBehavior<HTMLCanvasElement, unknown> | undefined;
+  /** days that are in view */
+  #seen: Stretch | undefined;
 
   protected readonly height = computed(() => skyHeight + this.rows().length * rowHeight + roomBelow);
   readonly #scale = computed(() => {
@@ -140,7 +151,11 @@ export class SeasonChart {
       // A wheel scrolls down the plantings; with Ctrl it zooms, as fingers do.
       this.#zoom = zoom<HTMLCanvasElement, unknown>()
         .filter((event: Event) => (event instanceof WheelEvent ? event.ctrlKey : !('button' in event) || event.button === 0))
-        .on('zoom', ({ transform: { k, x } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => this.#transform.set({ k, x }));
+        .on('zoom', ({ transform: { k, x } }: D3ZoomEvent<HTMLCanvasElement, unknown>) => {
+          this.#transform.set({ k, x });
+          const { dayAt } = this.#scale();
+          this.#seen = { from: dayAt(-x / k), to: dayAt((this.#width() - x) / k) };
+        });
       select(canvas).call(this.#zoom);
       this.#width.set(Math.max(120, canvas.clientWidth));
       this.#viewHeight.set(scroll.clientHeight);
@@ -158,7 +173,13 @@ export class SeasonChart {
           [width, 1],
         ])
         .scaleExtent([1, Math.max(1, daysBetween(span.from, span.to) / leastDays)]);
-      this.#show(this.shown());
+      // The same days stay in view where rows come in or the window changes.
+      untracked(() => this.#show(this.#seen ?? this.shown()));
+    });
+    effect(() => {
+      if (!this.#ready()) return;
+      const shown = this.shown();
+      untracked(() => this.#show(shown));
     });
     effect(() => {
       if (!this.#ready()) return;
@@ -238,7 +259,7 @@ export class SeasonChart {
       this.#paintRow(painter, row, y, nameWidth + width, view, false);
       painter.rect(0, y, nameWidth, rowHeight - 1, { ink: 'paper' });
       painter.text(8, y + 24, this.library.hostName(row.planting.host), 'ink', 13, true);
-      painter.text(8, y + 40, this.under(row), 'faint', 11);
+      painter.text(8, y + 40, underWord(row), 'faint', 11);
     });
     paintCalendar(painter, this.#scale().months, this.height(), view);
     paintSky(painter, this.days(), this.heat(), this.stages(), view);
@@ -287,25 +308,8 @@ export class SeasonChart {
   protected readonly saying = computed(() => {
     const pointed = this.pointed();
     const row = this.rows()[pointed?.row ?? this.chosen()];
-    if (!pointed)
-      return row ? `${this.#name(row)}. Enter opens it.` : 'Arrows move it, + and − zoom, the wheel scrolls; with Ctrl it zooms.';
-    const sky = this.days().find(({ day }) => day === pointed.day);
-    const weather =
-      sky && sky.maxC !== null ? `, ${Math.round(sky.minC!)} to ${Math.round(sky.maxC)} °C, ${(sky.rainMm ?? 0).toFixed(1)} mm` : '';
-    return row
-      ? `${this.#name(row)}, ${dayWord(pointed.day, this.garden.today())}${this.#told(row, pointed.day)}`
-      : `${dayWord(pointed.day, this.garden.today())}${weather}`;
+    if (pointed) return dayOfRowWord(this.library, pointed.day, this.garden.today(), row, this.days());
+    return row ? `${rowName(this.library, row)}. Enter opens it.` : 'Arrows move it, + and − zoom, the wheel scrolls; with Ctrl it zooms.';
   });
-  protected readonly under = ({ planting, place }: ChartRow) => [planting.cultivar, place].filter(Boolean).join(' · ');
-  #name = ({ planting, place }: ChartRow) => [this.library.hostName(planting.host), planting.cultivar, place].filter(Boolean).join(', ');
-  #told({ cases, treatments, waits }: ChartRow, day: string): string {
-    const look = cases.flatMap(({ points }) => points).findLast((point) => point.day <= day && daysBetween(point.day, day) < 10);
-    const last = treatments.findLast((one) => one.day <= day);
-    const left = last?.left[daysBetween(last.day, day)];
-    return [
-      look ? `: ${Math.round(look.severity)} % on ${dayWord(look.day)}` : '',
-      last && left !== undefined ? `; ${this.library.interventionName(last.intervention)}, ${Math.round(100 * left)} % left` : '',
-      waits.some(({ from, to }) => from <= day && day < to) ? '; not to be picked' : '',
-    ].join('');
-  }
+  protected readonly underWord = underWord;
 }

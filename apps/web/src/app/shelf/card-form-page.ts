@@ -5,13 +5,14 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { DayField } from '../gardens/day-field';
 import { Garden } from '../gardens/garden';
 import { PhotoTaker } from '../gardens/photo-taker';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
+import { injectLeaveFor } from '../shared/leave-for';
 import { Submission } from '../shared/submission';
 import { unitWord } from '../shared/units';
 import { protectWords, settingWords } from '../shared/words';
@@ -41,7 +42,7 @@ import { soldToWords } from './shelf-words';
 export class CardFormPage {
   readonly #library = inject(Library);
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
   /** id of the product in the address */
@@ -113,7 +114,7 @@ export class CardFormPage {
       const value = writtenCard(this.form, this.product(), this.photos());
       const said = known ? 'The copy is corrected.' : 'The label is copied, and counts from now on.';
       await this.#records.save('labelCards', known?.id ?? this.#newId, known?.version ?? 0, value, said);
-      await this.#router.navigate(['/g', this.garden.summary().id, 'shelf', this.product()]);
+      await this.#leaveFor(['/g', this.garden.summary().id, 'shelf', this.product()]);
     });
   }
 }

@@ -5,7 +5,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import type { RegisterEntry } from '@field-nurse/contract';
 import { DayField } from '../gardens/day-field';
 import { Garden } from '../gardens/garden';
@@ -13,6 +13,7 @@ import { Records } from '../gardens/records';
 import type { WrittenRecord } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
+import { injectLeaveFor } from '../shared/leave-for';
 import { Submission } from '../shared/submission';
 import { fillFromRegister, fillProduct, productForm, writtenProduct } from './product-form';
 import { RegisterSearch } from './register-search';
@@ -37,7 +38,7 @@ import { formWords, soldToWords } from './shelf-words';
 })
 export class ProductFormPage {
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #library = inject(Library);
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
@@ -80,7 +81,7 @@ export class ProductFormPage {
       const value = writtenProduct(this.form, known);
       if (known) await this.#records.save('products', id, known.version, value, 'Product changed.');
       else await this.#records.saveAll([{ subject: 'products', id, value }, ...this.#withIt(id)], `${value.name} stands on the shelf.`);
-      await this.#router.navigate(['/g', this.garden.summary().id, 'shelf', id]);
+      await this.#leaveFor(['/g', this.garden.summary().id, 'shelf', id]);
     });
   }
 

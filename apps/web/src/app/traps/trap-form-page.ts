@@ -6,13 +6,14 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import type { Trap, Written } from '@field-nurse/contract';
 import type { Point } from '@field-nurse/core/ground';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { DayField } from '../gardens/day-field';
+import { injectLeaveFor } from '../shared/leave-for';
 import { Submission } from '../shared/submission';
 import { SpotPicker } from './spot-picker';
 import { trapCautions, trapKindWords } from './trap-words';
@@ -28,7 +29,7 @@ const caught = new Set(['insect', 'mollusc', 'vertebrate']);
 })
 export class TrapFormPage implements OnInit {
   readonly #records = inject(Records);
-  readonly #router = inject(Router);
+  readonly #leaveFor = injectLeaveFor();
   readonly #library = inject(Library);
   readonly #newId = crypto.randomUUID();
   protected readonly garden = inject(Garden);
@@ -69,7 +70,7 @@ export class TrapFormPage implements OnInit {
     await this.submission.send(async () => {
       const id = known?.id ?? this.#newId;
       await this.#records.save('traps', id, known?.version ?? 0, this.#value(), known ? 'Trap changed.' : 'Trap set.');
-      await this.#router.navigate(['/g', this.garden.summary().id, 'traps', id]);
+      await this.#leaveFor(['/g', this.garden.summary().id, 'traps', id]);
     });
   }
 
