@@ -32,6 +32,7 @@ import { archiveRoutes } from './archive/routes.js';
 import { leavingRoutes } from './sharing/leavingRoutes.js';
 import { memberRoutes } from './sharing/memberRoutes.js';
 import { tokenRoutes } from './sharing/tokenRoutes.js';
+import { tableRoutes } from './tables/routes.js';
 import { trapRoutes } from './traps/routes.js';
 import { weatherRoutes } from './weather/routes.js';
 
@@ -44,6 +45,7 @@ const routes = [
   memberRoutes,
   leavingRoutes,
   archiveRoutes,
+  tableRoutes,
   almanacRoutes,
   invitationRoutes,
   tokenRoutes,

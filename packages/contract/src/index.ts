@@ -57,6 +57,8 @@ export type { AlmanacAnswer, PastSight } from './almanac.js';
 
 // What came of it
 export { assessment, casePart, harvest, lesson } from './recovery.js';
+export { listedRecord, mostListed, tableName } from './tables.js';
+export type { ListedRecord, TableName } from './tables.js';
 
 // Beside a treatment
 export { calibration, sprayer, testSpray } from './treatment.js';

@@ -161,7 +161,7 @@ describe('a file that is none, or broken, changes nothing and says where', () =>
       'hours that are none',
       () =>
         changed(
-          Object.keys(files).find((name) => name.endsWith('.csv'))!,
+          Object.keys(files).find((name) => name.startsWith('weather/') && name.endsWith('.csv'))!,
           (text) => text.replace('8.25', 'warm'),
         ),
       /line 2: temperatureC/,

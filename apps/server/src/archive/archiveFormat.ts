@@ -1,5 +1,5 @@
 import { storedRecords } from '@field-nurse/contract';
-import type { Subject } from '@field-nurse/contract';
+import type { Subject, TableName } from '@field-nurse/contract';
 import { subjectTables } from '../records/subjects.js';
 
 /** A garden in one file: a zip of JSON, CSV and photos. What is in it and how it is named. */
@@ -9,6 +9,8 @@ export const archive = {
   version: 2,
   about: 'garden.json',
   records: (subject: Subject) => `records/${subject}.json`,
+  /** for people and spreadsheets; restoring reads the records */
+  table: (table: TableName) => `tables/${table}.csv`,
   history: 'history.json',
   clinicReports: 'clinic-reports.json',
   weatherSources: 'weather/sources.json',

@@ -1,5 +1,6 @@
+import { library } from '@field-nurse/library';
 import { eq } from 'drizzle-orm';
-import { createWriteStream } from 'node:fs';
+import { createWriteStream, readFileSync } from 'node:fs';
 import { rename } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
 import { openDb, openPool } from '../db/client.js';
@@ -8,8 +9,8 @@ import { membersOf } from '../sharing/memberQueries.js';
 import { writeArchive } from './writeArchive.js';
 
 // Writes the archive of a garden: by its name or id, into a file. Without a name it tells which gardens there are.
-const { DATABASE_URL } = process.env;
-if (!DATABASE_URL) throw new Error('Set DATABASE_URL.');
+const { DATABASE_URL, LIBRARY_FILE } = process.env;
+if (!DATABASE_URL || !LIBRARY_FILE) throw new Error('Set DATABASE_URL and LIBRARY_FILE.');
 const [wanted, file] = process.argv.slice(2);
 const pool = openPool(DATABASE_URL);
 const db = openDb(pool);
@@ -32,7 +33,11 @@ try {
   } else {
     const people = await membersOf(db, found[0]!.id, true);
     // A file that is there is a whole one.
-    await pipeline(writeArchive(db, found[0]!.id, { exportedAt: new Date().toISOString(), people }), createWriteStream(`${file}.part`));
+    const known = library.parse(JSON.parse(readFileSync(LIBRARY_FILE, 'utf8')));
+    await pipeline(
+      writeArchive(db, known, found[0]!.id, { exportedAt: new Date().toISOString(), people }),
+      createWriteStream(`${file}.part`),
+    );
     await rename(`${file}.part`, file);
     console.log(`${found[0]!.name} is in ${file}.`);
   }

@@ -1,26 +1,24 @@
-import { gardenSettings, weatherHour } from '@field-nurse/contract';
+import { gardenSettings } from '@field-nurse/contract';
 import type { Subject } from '@field-nurse/contract';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
-import sharp from 'sharp';
 import { z } from 'zod';
-import { unkeepable } from '../api/unkeepable.js';
 import { clinicReports } from '../clinic/tables.js';
 import type { Db } from '../db/client.js';
 import { changes, gardens, members } from '../gardens/tables.js';
 import { ApiError } from '../http/apiError.js';
 import { people } from '../people/tables.js';
-import { photos } from '../photos/tables.js';
 import { withConstraintsNamed } from '../records/brokenConstraint.js';
 import { logChange, takeTurn } from '../records/changeLog.js';
 import { refuseBeyondQuota } from '../records/quotas.js';
 import { putRecord, putRecords, recordById } from '../records/recordStore.js';
 import type { Row, Tx } from '../records/recordStore.js';
 import { subjectTables } from '../records/subjects.js';
-import { keepFileHours } from '../weather/queries.js';
-import { weatherSources } from '../weather/tables.js';
-import { archive, recordSchema, subjectsInOrder, weatherColumns } from './archiveFormat.js';
-import { notAnArchive, ZipFile } from './zipFile.js';
+import { archive, recordSchema, subjectsInOrder } from './archiveFormat.js';
+import { parsed, wrong } from './archivePart.js';
+import { restorePhotos } from './restorePhotos.js';
+import { restoreWeather } from './restoreWeather.js';
+import { ZipFile } from './zipFile.js';
 
 const id = z.uuid();
 const instant = z.iso.datetime({ offset: true });
@@ -45,8 +43,6 @@ const changeSchema = z.object({
   madeAt: instant,
 });
 
-const sourceSchema = z.object({ id, name: z.string().trim().min(1).max(200), addedAt: instant });
-const photoSchema = z.object({ id, width: z.int().min(1), height: z.int().min(1), addedAt: instant });
 const reportSchema = z.object({
   sampleId: id,
   reference: z.string(),
@@ -60,7 +56,6 @@ const reportSchema = z.object({
 
 // So many are written in one statement.
 const batch = 500;
-const mostBytesOfPhoto = 12_000_000;
 
 /** What came of it. */
 export interface Restored {
@@ -89,8 +84,7 @@ export async function restoreGarden(
     const gardenId = as ?? about.garden.id;
     return await db.transaction(async (tx) => {
       const isNew = await openGarden(tx, gardenId, about, person.id);
-      const known = new Set((await tx.select({ id: people.id }).from(people)).map((one) => one.id));
-      const restore = new Restoring(tx, zip, gardenId, { isNew, person: person.id, known, now });
+      const restore = new Restoring(tx, zip, gardenId, { isNew, person: person.id, now });
       return await restore.all(about.garden.lastSequence);
     });
   } finally {
@@ -126,8 +120,6 @@ async function openGarden(tx: Tx, gardenId: string, { garden, settings }: z.infe
 interface Circumstances {
   readonly isNew: boolean;
   readonly person: string;
-  /** people of this server */
-  readonly known: ReadonlySet<string>;
   readonly now: Date;
 }
 
@@ -136,6 +128,8 @@ class Restoring {
   readonly #zip: ZipFile;
   readonly #gardenId: string;
   readonly #about: Circumstances;
+  /** whether somebody whom the archive names is known here, too */
+  readonly #isKnown = new Map<string, boolean>();
 
   constructor(tx: Tx, zip: ZipFile, gardenId: string, about: Circumstances) {
     this.#tx = tx;
@@ -154,8 +148,8 @@ class Restoring {
       await this.#tx.update(gardens).set({ recordCount: records }).where(eq(gardens.id, this.#gardenId));
     }
     await this.#clinicReports();
-    await this.#weather();
-    return { garden: this.#gardenId, records, photos: await this.#photos() };
+    await restoreWeather(this.#tx, this.#zip, this.#gardenId);
+    return { garden: this.#gardenId, records, photos: await restorePhotos(this.#tx, this.#zip, this.#gardenId) };
   }
 
   async #records(subject: Subject): Promise<number> {
@@ -179,7 +173,7 @@ class Restoring {
     for await (const [line, value] of this.#zip.list(name)) {
       const record = parsed(recordSchema(subject), value, name, line) as Row & { readonly id: string; readonly version: number };
       if ((versions.get(record.id) ?? 0) >= record.version) continue;
-      waiting.push(this.#withPerson(record));
+      waiting.push(await this.#withPerson(record));
       if (waiting.length === batch) await write();
     }
     await write();
@@ -197,8 +191,14 @@ class Restoring {
   }
 
   /** People of another server are nobody here; the names that were written down stay. */
-  #withPerson = (record: Row): Row =>
-    typeof record['personId'] === 'string' && !this.#about.known.has(record['personId']) ? { ...record, personId: null } : record;
+  #withPerson = async (record: Row): Promise<Row> =>
+    typeof record['personId'] === 'string' ? { ...record, personId: await this.#personHere(record['personId']) } : record;
+
+  async #personHere(personId: string | null): Promise<string | null> {
+    if (personId === null) return null;
+    if (!this.#isKnown.has(personId)) this.#isKnown.set(personId, (await this.#tx.$count(people, eq(people.id, personId))) > 0);
+    return this.#isKnown.get(personId) ? personId : null;
+  }
 
   async #history(lastSequence: number): Promise<void> {
     if (!this.#zip.has(archive.history)) return;
@@ -210,8 +210,7 @@ class Restoring {
     for await (const [line, value] of this.#zip.list(archive.history)) {
       const { personId, madeAt, ...change } = parsed(changeSchema, value, archive.history, line);
       if (change.sequence > lastSequence) throw wrong(archive.history, line, 'its number is above the last one of the garden');
-      const person = personId && this.#about.known.has(personId) ? personId : null;
-      waiting.push({ ...change, personId: person, madeAt: new Date(madeAt), gardenId: this.#gardenId });
+      waiting.push({ ...change, personId: await this.#personHere(personId), madeAt: new Date(madeAt), gardenId: this.#gardenId });
       if (waiting.length === batch) await write();
     }
     await write();
@@ -226,80 +225,4 @@ class Restoring {
         .values({ ...report, gardenId: this.#gardenId })
         .onConflictDoNothing();
   }
-
-  /** Hours of a station come as those of a file: here there may be no such station. */
-  async #weather(): Promise<void> {
-    if (!this.#zip.has(archive.weatherSources)) return;
-    const sources = parsed(z.array(sourceSchema).max(300), await this.#zip.json(archive.weatherSources), archive.weatherSources);
-    for (const { id: sourceId, name, addedAt } of sources) {
-      const added = await this.#tx
-        .insert(weatherSources)
-        .values({ gardenId: this.#gardenId, id: sourceId, kind: 'file', name, addedAt })
-        .onConflictDoNothing()
-        .returning({ id: weatherSources.id });
-      if (added.length > 0) await this.#hours(sourceId);
-    }
-  }
-
-  async #hours(sourceId: string): Promise<void> {
-    const name = archive.weather(sourceId);
-    let line = 0;
-    let waiting: z.infer<typeof weatherHour>[] = [];
-    const write = async () => {
-      if (waiting.length > 0) await keepFileHours(this.#tx, this.#gardenId, sourceId, waiting);
-      waiting = [];
-    };
-    for await (const text of this.#zip.lines(name)) {
-      line++;
-      if (line === 1 || text === '') continue;
-      const cells = text.split(',');
-      const hour = Object.fromEntries(
-        weatherColumns.map((column, i) => [column, column === 'at' ? cells[i] : cells[i] === '' ? null : Number(cells[i])]),
-      );
-      waiting.push(parsed(weatherHour, hour, name, line));
-      if (waiting.length === batch) await write();
-    }
-    await write();
-  }
-
-  async #photos(): Promise<number> {
-    if (!this.#zip.has(archive.photos)) return 0;
-    const listed = parsed(z.array(photoSchema), await this.#zip.json(archive.photos), archive.photos);
-    const here = new Set(
-      (await this.#tx.select({ id: photos.id }).from(photos).where(eq(photos.gardenId, this.#gardenId))).map((one) => one.id),
-    );
-    const missing = listed.filter((one) => !here.has(one.id));
-    let bytes = 0;
-    for (const { id: photo, width, height, addedAt } of missing) {
-      const name = archive.photo(photo);
-      const image = await this.#zip.bytes(name, mostBytesOfPhoto);
-      const { format, exif } = await sharp(image)
-        .metadata()
-        .catch(() => ({ format: undefined, exif: undefined }));
-      if (format !== 'jpeg' || exif) throw notAnArchive(`${name} is not a photo as it is kept here.`);
-      bytes += image.length;
-      await this.#tx.insert(photos).values({ gardenId: this.#gardenId, id: photo, image, width, height, addedAt: new Date(addedAt) });
-    }
-    const [garden] = await this.#tx
-      .select()
-      .from(gardens)
-      .where(inArray(gardens.id, [this.#gardenId]));
-    const [photoCount, photoBytes] = [garden!.photoCount + missing.length, garden!.photoBytes + bytes];
-    refuseBeyondQuota('photos', photoCount);
-    refuseBeyondQuota('photoBytes', photoBytes);
-    await this.#tx.update(gardens).set({ photoCount, photoBytes }).where(eq(gardens.id, this.#gardenId));
-    return missing.length;
-  }
-}
-
-const wrong = (name: string, line: number | undefined, what: string) =>
-  notAnArchive(`${name}${line === undefined ? '' : `, line ${line}`}: ${what}.`);
-
-function parsed<T extends z.ZodType>(schema: T, value: unknown, name: string, line?: number): z.output<T> {
-  const unkept = unkeepable(value);
-  if (unkept) throw wrong(name, line, unkept.message);
-  const result = schema.safeParse(value);
-  if (result.success) return result.data;
-  const { path, message } = result.error.issues[0]!;
-  throw wrong(name, line, `${path.join('.')}${path.length > 0 ? ': ' : ''}${message}`);
 }

@@ -29,7 +29,7 @@ export function archiveRoutes(router: Router, deps: Deps): void {
     await note(db, { at: deps.now(), kind: 'garden-downloaded', gardenId: garden, by: person.name, about: settings.name, address: ctx.ip });
     ctx.attachment(`${settings.name}.zip`);
     ctx.type = endpoints.downloadGarden.answerType;
-    return writeArchive(db, garden, { exportedAt: deps.now().toISOString(), people }) as never;
+    return writeArchive(db, deps.library, garden, { exportedAt: deps.now().toISOString(), people }) as never;
   });
 
   serve(router, deps, endpoints.restoreGarden, async ({ query, access, ctx }) => {

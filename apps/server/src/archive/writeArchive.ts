@@ -1,4 +1,5 @@
-import { gardenSettings } from '@field-nurse/contract';
+import { gardenSettings, tableName } from '@field-nurse/contract';
+import type { Library } from '@field-nurse/library';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { PassThrough } from 'node:stream';
@@ -7,11 +8,13 @@ import { z } from 'zod';
 import { clinicReports } from '../clinic/tables.js';
 import type { Db } from '../db/client.js';
 import { changes, gardens } from '../gardens/tables.js';
+import { gardenLibrary } from '../library/gardenLibrary.js';
 import { people } from '../people/tables.js';
 import { photos } from '../photos/tables.js';
 import { recordJson } from '../records/recordJson.js';
 import type { Tx } from '../records/recordStore.js';
 import { subjectTables } from '../records/subjects.js';
+import { namesIn, writeTable } from '../tables/writeTable.js';
 import { sourcesOf } from '../weather/queries.js';
 import { stationHours, weatherHours, weatherSources } from '../weather/tables.js';
 import { archive, recordSchema, subjectsInOrder, weatherColumns } from './archiveFormat.js';
@@ -23,16 +26,17 @@ const page = 1000;
  * Everything in a garden as a zip: settings and people, every record and its history, the weather, the photos, and the JSON Schema of it all. One
  * state of the garden, and made while it is sent: a large garden needs no more memory than a small one.
  *
+ * @param library - for the names in the tables
  * @param about - people, and who asked for it
  */
-export function writeArchive(db: Db, gardenId: string, about: object): Readable {
+export function writeArchive(db: Db, library: Library, gardenId: string, about: object): Readable {
   const out = new PassThrough();
   const zip = new Zip((error, chunk, last) => {
     if (error) out.destroy(error);
     else if (last) out.end(chunk);
     else out.write(chunk);
   });
-  const whole = db.transaction((tx) => fill(tx, new Entries(zip, out), gardenId, about), {
+  const whole = db.transaction((tx) => fill(tx, new Entries(zip, out), library, gardenId, about), {
     isolationLevel: 'repeatable read',
     accessMode: 'read only',
   });
@@ -89,7 +93,7 @@ class Entries {
   }
 }
 
-async function fill(tx: Tx, entries: Entries, gardenId: string, about: object): Promise<void> {
+async function fill(tx: Tx, entries: Entries, library: Library, gardenId: string, about: object): Promise<void> {
   const [garden] = await tx.select().from(gardens).where(eq(gardens.id, gardenId));
   const { id, fixedNow, createdAt, lastSequence, photoCount: _, photoBytes: __, recordCount: ___, ...settings } = garden!;
   await entries.json(archive.about, {
@@ -126,6 +130,8 @@ async function fill(tx: Tx, entries: Entries, gardenId: string, about: object): 
       ),
     );
   }
+  const names = await namesIn(tx, await gardenLibrary({ db: tx, library }, gardenId), gardenId);
+  for (const table of tableName.options) await entries.text(archive.table(table), writeTable(tx, names, gardenId, table));
   await entries.list(archive.history, history(tx, gardenId));
   const reports = await tx.select().from(clinicReports).where(eq(clinicReports.gardenId, gardenId)).orderBy(clinicReports.sampleId);
   await entries.json(

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import * as access from '../access.js';
 import * as sharing from '../sharing.js';
 import { gardenSettings, storedRecords, subject } from '../records.js';
+import { listedRecord, mostListed, tableName } from '../tables.js';
 import { day, id, shortText } from '../words.js';
 import { define, gardenParams } from './endpoint.js';
 
@@ -49,6 +50,29 @@ export const gardensEndpoints = {
     params: gardenParams,
     query: z.strictObject({ since: z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER) }),
     answer: access.newerRecords,
+  }),
+  addRecords: define({
+    method: 'post',
+    path: '/api/v1/gardens/{garden}/records',
+    summary:
+      'Add many new records, whole or not at all, in the order in which they refer to each other; what is there already stays as it is',
+    access: 'garden-write',
+    params: gardenParams,
+    body: z.strictObject({ records: z.array(listedRecord).min(1).max(mostListed) }),
+    answer: z.object({
+      added: z.array(z.object({ subject, record: id, change: id })),
+      /** how many were there already */
+      known: z.int(),
+    }),
+  }),
+  table: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/tables/{table}',
+    summary: 'A list of the garden as CSV, oldest first',
+    access: 'garden-read',
+    params: z.strictObject({ garden: id, table: tableName }),
+    answerType: 'text/csv',
+    answer: z.string(),
   }),
   dayOfRecord: define({
     method: 'get',

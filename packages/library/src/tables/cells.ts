@@ -1,4 +1,3 @@
-import type { Written } from '@field-nurse/contract';
 import { readDay, readNumber, readTime, readUnit } from '@field-nurse/core/tables';
 import type { DayOrder, DecimalSign } from '@field-nurse/core/tables';
 import { convert, dimensionOf } from '@field-nurse/core/units';
@@ -172,12 +171,3 @@ export class Cells {
 
   #column = (name: string): ListColumn => columnsOf(this.#conventions.list).find((one) => one.name === name)!;
 }
-
-/** A new record that a row stands for. */
-export type ListedRecord = {
-  readonly [S in 'places' | 'plantings' | 'cases' | 'assessments' | 'applications' | 'harvests' | 'catches' | 'products']: {
-    readonly subject: S;
-    readonly record: string;
-    readonly value: Written<S>;
-  };
-}['places' | 'plantings' | 'cases' | 'assessments' | 'applications' | 'harvests' | 'catches' | 'products'];

@@ -1,7 +1,8 @@
+import type { ListedRecord } from '@field-nurse/contract';
 import { instantOf } from '@field-nurse/core/timing';
 import { v5 } from 'uuid';
 import type { Library } from '../entries.js';
-import type { Cells, Conventions, ListedRecord } from './cells.js';
+import type { Cells, Conventions } from './cells.js';
 import { Standing } from './standing.js';
 import type { StandingPlace, StandingPlanting } from './standing.js';
 

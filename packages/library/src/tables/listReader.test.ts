@@ -77,7 +77,9 @@ test('what stood in an earlier season is made once, with its place, and is over'
   const first = list.read(['2.5.2024', 'leek', 'Old orchard', 'sulphur']);
   const second = list.read(['9.5.2024', 'leek', 'Old orchard', 'sulphur']);
   expect(first.records.map(({ subject }) => subject)).toEqual(['places', 'plantings', 'applications']);
-  expect(first.records[1]).toMatchObject({ value: { host: 'leek', plantedOn: '2024-01-01', events: [{ kind: 'ended', on: '2024-12-31' }] } });
+  expect(first.records[1]).toMatchObject({
+    value: { host: 'leek', plantedOn: '2024-01-01', events: [{ kind: 'ended', on: '2024-12-31' }] },
+  });
   expect(second.records.map(({ subject }) => subject)).toEqual(['applications']);
 });
 
@@ -131,7 +133,9 @@ test('a name that is not known is said once, and rows with it may be left out', 
   const unknown = read('treatments', heads, row).problems[0]!.unknown!;
   expect(unknown).toMatchObject({ kind: 'treatment', name: 'Blue bottle' });
   const key = nameKey(unknown.kind, 'BLUE bottle');
-  expect(read('treatments', heads, row, { meanings: { [key]: 'sulphur' } }).records).toMatchObject([{ value: { intervention: 'sulphur' } }]);
+  expect(read('treatments', heads, row, { meanings: { [key]: 'sulphur' } }).records).toMatchObject([
+    { value: { intervention: 'sulphur' } },
+  ]);
   expect(read('treatments', heads, row, { meanings: { [key]: '' } })).toEqual({ records: [], problems: [], says: '' });
 });
 

@@ -1,5 +1,6 @@
+import type { ListedRecord } from '@field-nurse/contract';
 import { Cells } from './cells.js';
-import type { CellProblem, Conventions, ListedRecord } from './cells.js';
+import type { CellProblem, Conventions } from './cells.js';
 import type { ListName } from './listColumns.js';
 import { ListInHand } from './listInHand.js';
 import type { ListedInto, ListLibrary, RowUnderstood } from './listInHand.js';

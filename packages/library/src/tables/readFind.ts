@@ -1,7 +1,8 @@
+import type { ListedRecord } from '@field-nurse/contract';
 import { seasonOf } from '@field-nurse/core/timing';
 import { v5 } from 'uuid';
 import { findNamed } from '../names/findNamed.js';
-import type { Cells, ListedRecord } from './cells.js';
+import type { Cells } from './cells.js';
 import { mostAmount } from './listInHand.js';
 import type { ListInHand, RowUnderstood } from './listInHand.js';
 

@@ -1,3 +1,4 @@
+import type { ListedRecord } from '@field-nurse/contract';
 import { seasonOf } from '@field-nurse/core/timing';
 import { v5 } from 'uuid';
 import { assumedPlanting } from '../assumed/assumedPlanting.js';
@@ -6,7 +7,6 @@ import { firstPlaces } from '../list/firstPlace.js';
 import { placeNamed } from '../list/placeNamed.js';
 import type { NamedPlace } from '../list/placeNamed.js';
 import { fold } from '../names/words.js';
-import type { ListedRecord } from './cells.js';
 
 /** What stands in the garden that a list is brought into. */
 export interface StandingPlace {
