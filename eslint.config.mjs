@@ -46,7 +46,7 @@ export const storeys = {
     ['gardens', 'people'],
     ['library', 'sharing'],
     ['calc', 'clinic', 'prevention', 'settings'],
-    ['entries', 'weather'],
+    ['bring-in', 'entries', 'weather'],
     ['cases'],
     ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
     ['applications', 'door', 'ground', 'leaf-gauge', 'shelf', 'today'],

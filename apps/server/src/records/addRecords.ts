@@ -1,11 +1,13 @@
 import type { Subject } from '@field-nurse/contract';
+import { and, eq, inArray } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/client.js';
 import { withConstraintsNamed } from './brokenConstraint.js';
-import { historyOf, logChange, takeTurn } from './changeLog.js';
-import type { Write } from './changeLog.js';
-import { putRecord, recordById } from './recordStore.js';
+import { logChanges, takeTurn, versionsOf } from './changeLog.js';
+import type { NewChange, Write } from './changeLog.js';
+import { putRecords } from './recordStore.js';
 import type { Row, Tx } from './recordStore.js';
+import { subjectTables } from './subjects.js';
 
 /** A record that is to be there. */
 export interface NewRecord {
@@ -34,19 +36,42 @@ export async function addRecords(
 ): Promise<AddedRecords> {
   const { gardenId } = write;
   return db.transaction(async (tx) => {
-    let garden = await takeTurn(tx, gardenId);
-    const added: AddedRecords['added'][number][] = [];
+    const garden = await takeTurn(tx, gardenId);
+    const there = await idsThere(tx, gardenId, records);
+    const versions = await versionsOf(
+      tx,
+      gardenId,
+      records.map(({ record }) => record),
+    );
+    const changes: NewChange[] = [];
     for (const [place, one] of records.entries()) {
       const { subject, record } = one;
-      if (await recordById(tx, subject, gardenId, record)) continue;
-      const version = (await historyOf(tx, gardenId, record)).version + 1;
+      if (there.has(record)) continue;
+      there.add(record);
+      const version = (versions.get(record) ?? 0) + 1;
       const after = { ...(await judged(tx, one, place)), id: record, version };
-      await withConstraintsNamed(subject, () => putRecord(tx, subject, gardenId, after));
-      const change = randomUUID();
-      await logChange(tx, garden, { ...write, change }, { subject, recordId: record, version, before: null, after });
-      garden = { ...garden, lastSequence: garden.lastSequence + 1, recordCount: garden.recordCount + 1 };
-      added.push({ subject, record, change });
+      await withConstraintsNamed(subject, () => putRecords(tx, subject, gardenId, [after]));
+      changes.push({ id: randomUUID(), subject, recordId: record, version, before: null, after });
     }
-    return { added, known: records.length - added.length };
+    await logChanges(tx, garden, write, changes);
+    return {
+      added: changes.map(({ id, subject, recordId }) => ({ subject, record: recordId, change: id })),
+      known: records.length - changes.length,
+    };
   });
+}
+
+/** Ids of records that are there now. */
+async function idsThere(tx: Tx, gardenId: string, records: readonly NewRecord[]): Promise<Set<string>> {
+  const there = new Set<string>();
+  for (const subject of new Set(records.map((one) => one.subject))) {
+    const table = subjectTables[subject];
+    const ids = records.filter((one) => one.subject === subject).map(({ record }) => record);
+    const rows = await tx
+      .select({ id: table.id })
+      .from(table)
+      .where(and(eq(table.gardenId, gardenId), inArray(table.id, ids)));
+    for (const { id } of rows) there.add(id as string);
+  }
+  return there;
 }

@@ -1,5 +1,5 @@
 import type { Change, Subject } from '@field-nurse/contract';
-import { and, desc, eq, max } from 'drizzle-orm';
+import { and, desc, eq, inArray, max } from 'drizzle-orm';
 import { ApiError, notFound } from '../http/apiError.js';
 import type { Db } from '../db/client.js';
 import { people } from '../people/tables.js';
@@ -44,20 +44,53 @@ export async function historyOf(tx: Tx, gardenId: string, recordId: string): Pro
   return { version: row?.version ?? 0, sequence: Number(row?.sequence ?? 0) };
 }
 
+/** The highest versions that records ever had, of those that were ever there. */
+export async function versionsOf(tx: Tx, gardenId: string, recordIds: readonly string[]): Promise<Map<string, number>> {
+  const rows = await tx
+    .select({ id: changes.recordId, version: max(changes.version) })
+    .from(changes)
+    .where(and(eq(changes.gardenId, gardenId), inArray(changes.recordId, [...recordIds])))
+    .groupBy(changes.recordId);
+  return new Map(rows.map(({ id, version }) => [id, version ?? 0]));
+}
+
+/** A change as it enters the log. */
+export interface NewChange {
+  readonly id: string;
+  readonly subject: Subject;
+  readonly recordId: string;
+  readonly version: number;
+  readonly before: Row | null;
+  readonly after: Row | null;
+  readonly undoes?: string;
+}
+
 /** Write a change into the log, under the next number of its garden. */
-export async function logChange(
+export const logChange = (
   tx: Tx,
   garden: typeof gardens.$inferSelect,
-  write: Write,
-  change: { subject: Subject; recordId: string; version: number; before: Row | null; after: Row | null; undoes?: string },
+  { change: id, ...write }: Write,
+  change: Omit<NewChange, 'id'>,
+): Promise<void> => logChanges(tx, garden, write, [{ ...change, id }]);
+
+/** Write changes into the log, under the next numbers of their garden. */
+export async function logChanges(
+  tx: Tx,
+  garden: typeof gardens.$inferSelect,
+  { gardenId, personId, at }: Omit<Write, 'change'>,
+  list: readonly NewChange[],
 ): Promise<void> {
-  const recordCount = garden.recordCount + (change.before ? 0 : 1) - (change.after ? 0 : 1);
-  if (!change.before) refuseBeyondQuota('records', recordCount);
-  const sequence = garden.lastSequence + 1;
-  await tx.update(gardens).set({ lastSequence: sequence, recordCount }).where(eq(gardens.id, write.gardenId));
+  if (list.length === 0) return;
+  const more = list.reduce((sum, { before, after }) => sum + (before ? 0 : 1) - (after ? 0 : 1), 0);
+  const recordCount = garden.recordCount + more;
+  if (list.some(({ before }) => !before)) refuseBeyondQuota('records', recordCount);
+  await tx
+    .update(gardens)
+    .set({ lastSequence: garden.lastSequence + list.length, recordCount })
+    .where(eq(gardens.id, gardenId));
   await tx
     .insert(changes)
-    .values({ ...change, gardenId: write.gardenId, id: write.change, sequence, personId: write.personId, madeAt: write.at });
+    .values(list.map((change, i) => ({ ...change, gardenId, sequence: garden.lastSequence + i + 1, personId, madeAt: at })));
 }
 
 /** The record as a known change left it. @throws ApiError when the id was used for something else */

@@ -7,7 +7,6 @@ import type { Deps } from '../deps.js';
 import { gardenLaw } from '../gardens/gardenQueries.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { addRecords } from '../records/addRecords.js';
-import type { Row } from '../records/recordStore.js';
 import { judgeListed } from './judgeListed.js';
 import { namesIn, writeTable } from './writeTable.js';
 
@@ -21,7 +20,7 @@ export function tableRoutes(router: Router, deps: Deps): void {
     const personId = access.person!.id;
     const { added, known } = await addRecords(
       db,
-      body.records.map(({ subject, record, value }) => ({ subject, record, value: value as Row })),
+      body.records.map(({ subject, record, value }) => ({ subject, record, value })),
       { gardenId: garden.id, personId, at: deps.now() },
       (tx, one, place) => judgeListed(tx, library, garden, personId, one as unknown as ListedRecord, place),
     );

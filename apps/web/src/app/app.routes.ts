@@ -117,6 +117,7 @@ export const routes: Routes = [
         title: 'Log entry',
         loadComponent: () => import('./applications/application-form-page').then((m) => m.ApplicationFormPage),
       },
+      { path: 'bring-in', title: 'Bring in a list', loadComponent: () => import('./bring-in/bring-in-page').then((m) => m.BringInPage) },
       { path: 'plan', title: 'Plan', loadComponent: () => import('./plans/plan-page').then((m) => m.PlanPage) },
       { path: 'plan/jobs/:job', title: 'Job', loadComponent: () => import('./plans/job-page').then((m) => m.JobPage) },
       { path: 'shelf', title: 'Shelf', loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage) },

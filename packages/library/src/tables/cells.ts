@@ -82,7 +82,7 @@ export class Cells {
       return undefined;
     }
     const read = readDay(cell, this.#conventions.dayOrder);
-    if (!read) this.fault(name, 'is no day of the calendar, read day by day like 2024-05-03.');
+    if (!read) this.fault(name, 'is no day of the calendar.');
     return read;
   }
 
@@ -142,7 +142,7 @@ export class Cells {
     const found = meant === undefined ? findNamed(entries, cell)?.entry : entries.find(({ id }) => id === meant);
     if (!found) {
       const couldBe = nearNames(entries, cell).slice(0, mostDifferent);
-      this.fault(name, `is no ${kind} that is known here. Say below what it means.`, {
+      this.fault(name, `is no ${kind} that is known here. Say what it means.`, {
         kind,
         name: cell,
         couldBe: couldBe.map(({ id }) => id),

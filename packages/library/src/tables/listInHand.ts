@@ -66,7 +66,7 @@ export class ListInHand {
     const [place, cultivar] = [cells.text('place', 120), cells.text('cultivar', 120)];
     if (!host || cells.problems.length > 0) return undefined;
     const stood = this.standing.plantingOf({ host, place, cultivar, plants, day });
-    if ('id' in stood) return stood;
+    if ('id' in stood) return { ...stood, says: place === '' ? host.name : `${host.name}, ${place}` };
     cells.fault('plant', stood.text);
     return undefined;
   }

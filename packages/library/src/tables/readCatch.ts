@@ -15,7 +15,7 @@ export function readCatch(cells: Cells, list: ListInHand): RowUnderstood | undef
   const note = cells.text('note', 2000);
   if (!on || !trap || what === undefined || count === null || cells.problems.length > 0) return undefined;
   return {
-    says: `${count} ${what} in ${trap.name}, ${on.day}`,
+    says: `${on.day}: ${count} ${what} in ${trap.name}`,
     records: [
       {
         subject: 'catches',

@@ -71,5 +71,5 @@ export function readFind(cells: Cells, list: ListInHand): RowUnderstood | undefi
             },
           },
         ];
-  return { says: `${isName ? named.entry.name : words}, ${on.day}`, records: [...stood.made, found, ...look] };
+  return { says: `${on.day}: ${isName ? named.entry.name : words} on ${stood.says}`, records: [...stood.made, found, ...look] };
 }

@@ -14,7 +14,7 @@ export function readHarvest(cells: Cells, list: ListInHand): RowUnderstood | und
     cells.fault('kg', 'is empty, and so are the pieces: one of them says how much it was.');
   if (!on || !stood || cells.problems.length > 0) return undefined;
   return {
-    says: `${kg ? `${kg.value} kg` : `${pieces} pieces`}, ${on.day}`,
+    says: `${on.day}: ${kg ? `${kg.value} kg` : `${pieces} pieces`} of ${stood.says}`,
     records: [
       ...stood.made,
       {

@@ -21,7 +21,7 @@ export function readTreatment(cells: Cells, list: ListInHand): RowUnderstood | u
   if (!on || !stood || !what || cells.problems.length > 0) return undefined;
   const appliedAt = list.instant(on.day, time);
   return {
-    says: `${what.name}, ${on.day}`,
+    says: `${on.day}: ${what.name} on ${stood.says}`,
     records: [
       ...stood.made,
       {

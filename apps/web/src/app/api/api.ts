@@ -1,6 +1,6 @@
 import { HttpClient, HttpEventType, HttpParams, HttpRequest } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { endpoints, GardenSettings, Stored, Subject, Written } from '@field-nurse/contract';
+import type { endpoints, GardenSettings, ListedRecord, Stored, Subject, Written } from '@field-nurse/contract';
 import type { WeatherHour } from '@field-nurse/core/timing';
 import type { LibraryParts, PartName } from '@field-nurse/library/parts';
 import { catchError, mergeMap, of, throwError } from 'rxjs';
@@ -53,6 +53,8 @@ export class Api {
   labelRegister = (garden: string, q: string) => this.send('get /api/v1/gardens/{garden}/register', { params: { garden }, query: { q } });
   newerRecords = (garden: string, since: number) =>
     this.send('get /api/v1/gardens/{garden}/records', { params: { garden }, query: { since: String(since) } });
+  addRecords = (garden: string, records: readonly ListedRecord[]) =>
+    this.send('post /api/v1/gardens/{garden}/records', { params: { garden }, body: { records: [...records] } });
   season = (garden: string, day: string) => this.send('get /api/v1/gardens/{garden}/seasons/{day}', { params: { garden, day } });
   dayOfRecord = (garden: string, record: string) =>
     this.send('get /api/v1/gardens/{garden}/records/{record}/day', { params: { garden, record } });

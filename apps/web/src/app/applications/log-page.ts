@@ -17,7 +17,7 @@ import type { LogFilter } from './log-filter';
 import { choicesOf, filtered, noFilter } from './log-filter';
 import { logTotals } from './log-totals';
 import type { LogLine, LogTarget } from './log-rows';
-import { productOf, productWord } from './product-amount';
+import { productWord } from './product-amount';
 import { logLines } from './log-rows';
 import type { RecordLayout } from './record-document';
 import { layoutWords, usedWord } from './record-document';
@@ -147,38 +147,18 @@ export class LogPage {
   }
 
   protected async download(): Promise<void> {
-    const { logCsv } = await import('./log-csv');
-    const csv = logCsv(
-      this.lines().flatMap((line) => {
-        const { amount, unit } = productOf(line);
-        return line.targets.map((target) => ({
-          tank: line.id,
-          applied: line.appliedAt,
-          place: target.place,
-          plant: target.plant,
-          cultivar: target.cultivar,
-          plants: target.plants,
-          part: target.coveredPart,
-          treatment: line.treatment,
-          productInTank: amount,
-          unit,
-          waterInTankL: line.waterL,
-          kit: line.kit,
-          why: line.why,
-          by: line.appliedBy,
-          temperatureC: line.temperatureC,
-          windKmh: line.windKmh,
-          sky: line.sky,
-          reEntry: line.reEntryAt,
-          notPickedBefore: target.notPickedBefore,
-          figures: line.card.source,
-          notKept: line.brokenLines
-            .filter(({ plantingId }) => plantingId === target.plantingId)
-            .map(({ text }) => text)
-            .join(' '),
-        }));
-      }),
-    );
-    saveFile(`applications-${this.year() ?? 'all'}.csv`, 'text/csv', csv);
+    const { csvOf, headsOf, linesOf } = await import('@field-nurse/library/tables');
+    const names = {
+      planting: (id: string) => this.garden.planting(id),
+      place: (id: string) => this.garden.place(id)?.name ?? '',
+      host: (id: string) => this.#library.hostName(id),
+      intervention: (id: string) => this.#library.interventionName(id),
+      condition: (id: string) => this.#library.conditionName(id),
+      sign: (id: string) => id,
+      product: (id: string) => this.garden.products().find((one) => one.id === id)?.name ?? '',
+      trap: (id: string) => id,
+    };
+    const rows = this.lines().flatMap((line) => linesOf('treatments', { ...line, targets: [...line.targets] }, names));
+    saveFile(`applications-${this.year() ?? 'all'}.csv`, 'text/csv', csvOf([headsOf('treatments'), ...rows]));
   }
 }

@@ -4,9 +4,11 @@ import type { LookPlan, WordReading } from '@field-nurse/core/diagnosis';
 import type { Library as LibraryIndex } from '@field-nurse/library';
 import type { Calculated } from '@field-nurse/library/answers';
 import type { Remote } from 'comlink';
-import { wrap } from 'comlink';
+import { proxy, wrap } from 'comlink';
 import { Library } from '../library/library';
 import type { CalcWorker, LookPlace } from './calc.worker';
+import type { SendPart, TableToRead } from './check-table';
+import type { Progress } from './look-at-table';
 import type { GardenToPlan } from './garden-to-plan';
 import type { GardenPlanQuestion } from './plan-garden';
 import { createCalcWorker } from './calc-worker-factory';
@@ -30,6 +32,19 @@ export class Calc {
 
   /** Read a file of weather, which may be large. */
   readWeatherFile = async (text: string, timeZone: string) => (await this.#worker()).readWeatherFile(text, timeZone);
+
+  /** What a file of rows is. @throws Error in words for the gardener */
+  lookAtTable = async (file: File, progress: Progress) => (await this.#worker()).lookAtTable(file, proxy(progress));
+  /** Read every row of it as it would be brought in. */
+  checkTable = async (table: TableToRead, progress: Progress) => {
+    await this.#library.whole();
+    return (await this.#worker()).checkTable(table, proxy(progress));
+  };
+  /** Hand over what its rows become, part by part. */
+  bringIn = async (table: TableToRead, firstDays: ReadonlyMap<string, string>, send: SendPart) => {
+    await this.#library.whole();
+    return (await this.#worker()).bringIn(table, firstDays, proxy(send));
+  };
 
   differential = (request: CalculationRequest<'differential'>) => this.#answer('differential', request);
   /** What can be done needs the whole library. */

@@ -4,6 +4,10 @@ import type { Library } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
 import { expose } from 'comlink';
 import type { Planting } from '../gardens/plantings-now';
+import { bringIn, checkTable } from './check-table';
+import type { SendPart, TableToRead } from './check-table';
+import { lookAtTable } from './look-at-table';
+import type { Progress } from './look-at-table';
 import { planGarden } from './plan-garden';
 import type { GardenToPlan } from './garden-to-plan';
 import { readWeatherFile } from './read-weather-file';
@@ -21,6 +25,9 @@ let library: Library | undefined;
 const hostOf = (id: string) => library!.hosts.find((host) => host.id === id);
 
 const worker = {
+  lookAtTable,
+  checkTable: (table: TableToRead, progress: Progress) => checkTable(library!, table, progress),
+  bringIn: (table: TableToRead, firstDays: ReadonlyMap<string, string>, send: SendPart) => bringIn(library!, table, firstDays, send),
   learn: (index: Library) => {
     library = index;
   },

@@ -15,12 +15,23 @@ import { TokensPanel } from '../sharing/tokens-panel';
 import { EndGardenPanel } from './end-garden-panel';
 import { Garden } from '../gardens/garden';
 import { gardenForm, GardenFormFields } from './garden-form';
+import { ListsPanel } from './lists-panel';
 import { GardenActions } from '../store/garden-state';
 import { Records } from '../gardens/records';
 
 @Component({
   selector: 'fn-settings-page',
-  imports: [RouterLink, MatButtonModule, MatButtonToggleModule, EndGardenPanel, GardenFormFields, PeoplePanel, SecurityLog, TokensPanel],
+  imports: [
+    RouterLink,
+    MatButtonModule,
+    MatButtonToggleModule,
+    EndGardenPanel,
+    GardenFormFields,
+    ListsPanel,
+    PeoplePanel,
+    SecurityLog,
+    TokensPanel,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     section {
@@ -80,6 +91,7 @@ import { Records } from '../gardens/records';
             }
           </section>
         }
+        <fn-lists-panel />
         <fn-end-garden-panel />
         <section class="fn-panel">
           <h2>Your account</h2>
