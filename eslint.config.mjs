@@ -49,7 +49,7 @@ export const storeys = {
     ['bring-in', 'entries', 'weather'],
     ['cases'],
     ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
-    ['applications', 'door', 'ground', 'leaf-gauge', 'shelf', 'today'],
+    ['applications', 'door', 'ground', 'leaf-gauge', 'report', 'shelf', 'today'],
     ['mix', 'plans', 'traps'],
   ],
 };

@@ -112,6 +112,7 @@ const headings = {
   'Leaf gauge': 'Leaf gauge',
   Weather: 'Weather',
   Almanac: 'Almanac',
+  Report: 'Season report',
   Library: 'Library',
   Settings: 'Settings',
 };
@@ -127,6 +128,7 @@ const roomOf: Readonly<Partial<Record<keyof typeof headings, string>>> = {
   Shelf: 'Cases',
   Log: 'Cases',
   Almanac: 'Learn',
+  Report: 'Learn',
   Library: 'Learn',
   Weather: 'Settings',
 };

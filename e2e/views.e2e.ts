@@ -194,6 +194,7 @@ const caseViews: readonly View[] = [
 
 const libraryViews: readonly View[] = [
   { name: 'Almanac', open: (page) => goTo(page, 'Almanac'), shows: heading('When it comes') },
+  { name: 'Report', open: (page) => goTo(page, 'Report'), shows: heading('What happened') },
   { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
   {
     name: 'Library entry',

@@ -61,7 +61,7 @@ async function bundleServiceWorker() {
   const folder = builtFiles.WEB_FOLDER;
   const revision = (path) => createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16);
   const files = filesBelow(folder)
-    .filter((path) => !path.endsWith('.map'))
+    .filter((path) => !path.endsWith('.map') && !makesPdf(path))
     .map((path) => ({ url: path.slice(folder.length), revision: /-[A-Z0-9]{8}\.\w+$/.test(path) ? null : revision(path) }));
   const library = libraryParts.map((part) => ({ url: `/api/v1/library-parts/${part}`, revision: revision(generated(part)) }));
   await build({
@@ -75,6 +75,9 @@ async function bundleServiceWorker() {
     logLevel: 'warning',
   });
 }
+
+/** What makes PDFs is two megabytes that few want in the field: it is fetched when it is wanted. */
+const makesPdf = (path) => path.endsWith('.js') && /Roboto-Regular\.ttf|pdfMake/.test(readFileSync(path, 'utf8'));
 
 async function bundleServers() {
   const server = join(root, 'apps/server/src');

@@ -1,11 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, resource, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { seasonOf, weatherDays } from '@field-nurse/core/timing';
-import { addDays } from '@field-nurse/core/timing';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../api/api';
+import { addDays, seasonOf, weatherDays } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
+import { PastYears } from '../gardens/past-years';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
@@ -26,19 +24,15 @@ import { WetSpells } from './wet-spells';
   templateUrl: './almanac-page.html',
 })
 export class AlmanacPage {
-  readonly #api = inject(Api);
   readonly #records = inject(Records);
   readonly #library = inject(Library);
   readonly #weather = inject(GardenWeather);
   protected readonly garden = inject(Garden);
   protected readonly refusal = signal('');
 
-  readonly #answer = resource({
-    params: () => this.garden.summary().id,
-    loader: ({ params }) => firstValueFrom(this.#api.almanac(params)),
-  });
-  protected readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
-  protected readonly fault = computed(() => (this.#answer.error() ? ApiError.from(this.#answer.error()).message : ''));
+  readonly #years = inject(PastYears);
+  protected readonly answer = this.#years.answer;
+  protected readonly fault = this.#years.fault;
   readonly #forecast = computed(() => {
     const hours = this.#weather.forecast();
     const { timeZone } = this.garden.summary();

@@ -111,25 +111,24 @@ export class LogPage {
     this.making.set(true);
     this.refusal.set('');
     try {
-      const { saveRecord } = await import('./save-record');
+      const [{ recordDocument }, { savePdf }] = await Promise.all([import('./record-document'), import('../shared/save-pdf')]);
       const { plant, place } = this.filter();
       const of = [plant, place].filter(Boolean).join(', ');
-      await saveRecord(
-        {
-          garden: this.garden.summary().name,
-          period: `${this.year() ?? 'all years'}${of ? `, ${of}` : ''}`,
-          printedOn: this.garden.today(),
-          lines: this.lines(),
-          totals: this.totals(),
-          products: this.#products(),
-          when: this.when,
-          day: this.day,
-          amount: this.product,
-          water: this.water,
-          weather: this.weather,
-        },
-        layout,
-      );
+      const period = `${this.year() ?? 'all years'}${of ? `, ${of}` : ''}`;
+      const facts = {
+        garden: this.garden.summary().name,
+        period,
+        printedOn: this.garden.today(),
+        lines: this.lines(),
+        totals: this.totals(),
+        products: this.#products(),
+        when: this.when,
+        day: this.day,
+        amount: this.product,
+        water: this.water,
+        weather: this.weather,
+      };
+      await savePdf(recordDocument(facts, layout), `record ${period}`);
     } catch {
       this.refusal.set('The PDF could not be made here. Print the page, or try again with signal.');
     } finally {

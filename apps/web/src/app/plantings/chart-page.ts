@@ -1,12 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, resource, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import { addDays, degreeDays, heatSum } from '@field-nurse/core/timing';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../api/api';
 import { Garden } from '../gardens/garden';
+import { PastYears } from '../gardens/past-years';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
@@ -27,18 +26,14 @@ const usualLowerC = 5;
   templateUrl: './chart-page.html',
 })
 export class ChartPage {
-  readonly #api = inject(Api);
+  readonly #years = inject(PastYears);
   readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   private readonly chart = viewChild(SeasonChart);
 
-  readonly #almanac = resource({
-    params: () => this.garden.summary().id,
-    loader: ({ params }) => firstValueFrom(this.#api.almanac(params)),
-  });
   /** without signal there is no sky over the strips */
-  protected readonly days = computed(() => (this.#almanac.hasValue() ? this.#almanac.value().days : []));
+  protected readonly days = computed(() => this.#years.answer()?.days ?? []);
   readonly #rain = computed(() => new Map(this.days().map(({ day, rainMm }) => [day, rainMm])));
 
   protected readonly years = computed(() => [...this.garden.years()].reverse());
