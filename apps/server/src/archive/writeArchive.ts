@@ -89,7 +89,14 @@ class Entries {
 
   async #room(): Promise<void> {
     if (this.#out.destroyed) throw new Error('Nobody takes the archive any more.');
-    if (this.#out.writableNeedDrain) await new Promise<void>((resolve) => this.#out.once('drain', resolve).once('close', resolve));
+    if (this.#out.writableNeedDrain)
+      await new Promise<void>((resolve) => {
+        const goOn = () => {
+          this.#out.off('drain', goOn).off('close', goOn);
+          resolve();
+        };
+        this.#out.on('drain', goOn).on('close', goOn);
+      });
   }
 }
 

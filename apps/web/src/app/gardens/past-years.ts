@@ -10,8 +10,8 @@ export class PastYears {
   readonly #api = inject(Api);
   readonly #garden = inject(Garden);
   readonly #answer = resource({
-    // What is written changes what it says: asked again when a case or a look comes in.
-    params: () => ({ garden: this.#garden.id(), cases: this.#garden.cases().length, looks: this.#garden.assessments().length }),
+    // Asked again when a case is opened; earlier seasons that come to this device change nothing.
+    params: () => ({ garden: this.#garden.id(), cases: this.#garden.caseLines().length }),
     loader: async ({ params: { garden } }) => (garden ? firstValueFrom(this.#api.almanac(garden)) : undefined),
   });
   readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));

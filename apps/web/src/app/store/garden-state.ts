@@ -118,12 +118,27 @@ const change = (
  * What comes again as it is known stays the very same: no form that is being filled in begins anew. Nor does an answer that was overtaken
  * on its way take back what was written since.
  */
-const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState =>
-  records.reduce((so, { subject, id, record }) => {
-    const known = so.records[subject].entities[id];
-    if (record && (isOvertaken(known, record) || deepEqual(known, record))) return so;
-    return change(so, subject, (all) => (record ? adapter.upsertOne(record, all) : adapter.removeOne(id, all)));
-  }, state);
+const withRecords = (state: GardenState, records: readonly KnownRecord[]): GardenState => {
+  let so = state;
+  for (const subject of subjects) {
+    const known = state.records[subject].entities;
+    const news = records.filter(
+      (one) => one.subject === subject && !(one.record && (isOvertaken(known[one.id], one.record) || deepEqual(known[one.id], one.record))),
+    );
+    // All at once: each step of the adapter copies everything that is there.
+    if (news.length > 0)
+      so = change(so, subject, (all) =>
+        adapter.removeMany(
+          news.flatMap(({ id, record }) => (record ? [] : id)),
+          adapter.upsertMany(
+            news.flatMap(({ record }) => record ?? []),
+            all,
+          ),
+        ),
+      );
+  }
+  return so;
+};
 
 const recordsOf = (contents: SeasonContents): KnownRecord[] =>
   subjects.flatMap((subject) => contents[subject].map((record) => ({ subject, id: record.id, record })));
