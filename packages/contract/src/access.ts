@@ -33,6 +33,15 @@ export const change = z.object({
   at: instant,
 });
 
+/** A record as one change left it: nothing where it was taken out. */
+export const pastVersion = z.object({
+  version: z.int().min(1),
+  at: instant,
+  by: z.string().nullable().describe('nobody where the account is deleted'),
+  isUndo: z.boolean(),
+  record: z.record(z.string(), z.unknown()).nullable(),
+});
+
 /** A case of an earlier season, in a line: what first sights, rests and the reckoning go by. */
 export const pastCase = z.object({
   id,
@@ -90,6 +99,7 @@ export type Session = z.infer<typeof sessionAnswer>;
 export type NewerRecords = z.infer<typeof newerRecords>;
 export type GardenContents = z.infer<typeof gardenContents>;
 export type PastCase = z.infer<typeof pastCase>;
+export type PastVersion = z.infer<typeof pastVersion>;
 export type SeasonContents = z.infer<typeof seasonContents>;
 export type Change = z.infer<typeof change>;
 export type ErrorAnswer = z.infer<typeof errorAnswer>;

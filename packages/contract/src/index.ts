@@ -83,6 +83,7 @@ export type {
   GardenSummary,
   NewerRecords,
   PastCase,
+  PastVersion,
   Person,
   SeasonContents,
   Session,

@@ -10,7 +10,7 @@ import { gardenLibrary } from '../library/gardenLibrary.js';
 import { refuseRegionInUse } from '../library/refuseRegionInUse.js';
 import { requireEntry } from '../library/requireEntry.js';
 import { note } from '../security/securityLog.js';
-import { latestChanges } from '../records/changeLog.js';
+import { latestChanges, versionsOfRecord } from '../records/changeLog.js';
 import { addGarden, gardenById, gardenLaw, gardensOf, updateGarden } from './gardenQueries.js';
 import { newerRecords } from '../records/newerRecords.js';
 import { refuseBeyondQuota } from '../records/quotas.js';
@@ -89,6 +89,8 @@ export function gardenRoutes(router: Router, deps: Deps): void {
   });
 
   serve(router, deps, endpoints.changes, ({ params }) => latestChanges(db, params.garden));
+
+  serve(router, deps, endpoints.pastVersions, ({ params }) => versionsOfRecord(db, params.garden, params.record));
 
   serve(router, deps, endpoints.undo, async ({ params, body, access }) => {
     const undone = await undoChange(

@@ -1,4 +1,4 @@
-import type { Change, Subject } from '@field-nurse/contract';
+import type { Change, PastVersion, Subject } from '@field-nurse/contract';
 import { and, desc, eq, inArray, max } from 'drizzle-orm';
 import { ApiError, notFound } from '../http/apiError.js';
 import type { Db } from '../db/client.js';
@@ -119,5 +119,22 @@ export async function latestChanges(db: Db, gardenId: string): Promise<Change[]>
     kind: change.undoes ? 'undone' : change.before ? 'changed' : 'added',
     by,
     at: change.madeAt.toISOString(),
+  }));
+}
+
+/** A record as each of its changes left it, oldest first. */
+export async function versionsOfRecord(db: Db, gardenId: string, recordId: string): Promise<PastVersion[]> {
+  const rows = await db
+    .select({ change: changes, by: people.name })
+    .from(changes)
+    .leftJoin(people, eq(people.id, changes.personId))
+    .where(and(eq(changes.gardenId, gardenId), eq(changes.recordId, recordId)))
+    .orderBy(changes.sequence);
+  return rows.map(({ change: { version, madeAt, undoes, after }, by }) => ({
+    version,
+    at: madeAt.toISOString(),
+    by,
+    isUndo: undoes !== null,
+    record: after as Row | null,
   }));
 }

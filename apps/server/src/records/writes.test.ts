@@ -242,3 +242,19 @@ describe('two gardens', () => {
     ).toContain('placeId');
   });
 });
+
+test('what a record said before is kept, and told by who wrote it', async () => {
+  const place = await garden.add('places', bed);
+  const corrected = { ...fresh({ ...bed, name: 'Corrected' }), version: 1 };
+  await garden.owner.send('put', garden.path('places', place), corrected);
+  await undo(corrected.change);
+  const path = `/api/v1/gardens/${garden.garden}/records/${place}/versions`;
+  const versions = await garden.adviser.send<{ version: number; by: string; isUndo: boolean; record: { name: string } }[]>('get', path);
+  expect(versions.map(({ version, isUndo, record }) => [version, isUndo, record.name])).toEqual([
+    [1, false, 'Bed'],
+    [2, false, 'Corrected'],
+    [3, true, 'Bed'],
+  ]);
+  expect(await garden.owner.send('get', path.replace(place, randomUUID()))).toEqual([]);
+  expect(await garden.stranger.status('get', path)).toBe(404);
+});

@@ -82,6 +82,14 @@ export const gardensEndpoints = {
     params: z.strictObject({ garden: id, record: id }),
     answer: z.object({ day }),
   }),
+  pastVersions: define({
+    method: 'get',
+    path: '/api/v1/gardens/{garden}/records/{record}/versions',
+    summary: 'A record as each of its changes left it, oldest first: nothing that was written is lost by a correction',
+    access: 'garden-read',
+    params: z.strictObject({ garden: id, record: id }),
+    answer: z.array(access.pastVersion),
+  }),
   deleteGarden: define({
     method: 'delete',
     path: '/api/v1/gardens/{garden}',

@@ -1,4 +1,4 @@
-import { hourMs, hoursNeeded, infectionPeriods, temperatureResponse } from './index';
+import { hourMs, hoursNeeded, infectionDays, infectionPeriods, temperatureResponse } from './index';
 import type { InfectionHour, InfectionModel } from './index';
 
 const scab: InfectionModel = { tMin: 1, tOpt: 20, tMax: 35, wMin: 6, wMax: 40.5 };
@@ -91,4 +91,16 @@ test('what makes no sense is said', () => {
   expect(() => infectionPeriods([], { ...scab, wMax: 2 })).toThrow('must not be below wMin');
   const [one, two] = hours('ww') as [InfectionHour, InfectionHour];
   expect(() => infectionPeriods([two, one], scab)).toThrow('times must ascend');
+});
+
+test('by days: as long as it takes at the mean, and nothing of what is not known', () => {
+  const day = (date: number, minC: number | null, maxC: number | null, wetHours: number | null) => ({
+    day: `2026-05-0${date}`,
+    minC,
+    maxC,
+    wetHours,
+  });
+  // At 10 °C it takes 9.275 h, at 0 °C it can't be.
+  const days = [day(1, 5, 15, 9), day(2, 5, 15, 10), day(3, -5, 5, 24), day(4, null, 15, 24), day(5, 5, 15, null), day(6, 8, 12, 9.3)];
+  expect(infectionDays(days, scab)).toEqual(['2026-05-02', '2026-05-06']);
 });

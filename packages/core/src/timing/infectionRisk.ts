@@ -116,3 +116,26 @@ function requireModel({ tMin, tOpt, tMax, wMin, wMax }: InfectionModel): void {
   if (!(wMin > 0)) throw new RangeError(`model: wMin must be above 0 hours, got ${wMin}`);
   if (wMax !== undefined && wMax < wMin) throw new RangeError(`model: wMax (${wMax} h) must not be below wMin (${wMin} h)`);
 }
+
+/** A day of which it is known how warm it was and for how long leaves were wet. */
+export interface InfectionDay {
+  readonly day: string;
+  readonly minC: number | null;
+  readonly maxC: number | null;
+  readonly wetHours: number | null;
+}
+
+/**
+ * Days on which leaves were wet for as long as infection takes at the day's mean temperature: what sums by days can tell where hours are not at hand.
+ * Wet hours of two nights count as one run, and a night's that midnight divides as two: over a season it tells which weeks were dangerous, not which
+ * night.
+ *
+ * @returns days, in the order of `days`; those of which anything is unknown are left out
+ */
+export function infectionDays(days: readonly InfectionDay[], model: InfectionModel): string[] {
+  return days.flatMap(({ day, minC, maxC, wetHours }) => {
+    if (minC === null || maxC === null || wetHours === null) return [];
+    const needed = hoursNeeded((minC + maxC) / 2, model);
+    return needed !== null && wetHours >= needed ? [day] : [];
+  });
+}

@@ -56,6 +56,8 @@ export class Api {
   addRecords = (garden: string, records: readonly ListedRecord[]) =>
     this.send('post /api/v1/gardens/{garden}/records', { params: { garden }, body: { records: [...records] } });
   season = (garden: string, day: string) => this.send('get /api/v1/gardens/{garden}/seasons/{day}', { params: { garden, day } });
+  pastVersions = (garden: string, record: string) =>
+    this.send('get /api/v1/gardens/{garden}/records/{record}/versions', { params: { garden, record } });
   dayOfRecord = (garden: string, record: string) =>
     this.send('get /api/v1/gardens/{garden}/records/{record}/day', { params: { garden, record } });
 

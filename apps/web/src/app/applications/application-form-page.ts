@@ -27,6 +27,7 @@ import { TimeField } from '../gardens/time-field';
 import { injectLeaveFor } from '../shared/leave-for';
 import { fromField, measures, toField } from '../shared/units';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
+import { FormerEntries } from './former-entries';
 import { judgeLogged } from './judge-logged';
 import { keptProduct, productUnits } from './product-amount';
 
@@ -36,6 +37,7 @@ import { keptProduct, productUnits } from './product-amount';
 @Component({
   selector: 'fn-application-form-page',
   imports: [
+    FormerEntries,
     ReactiveFormsModule,
     RouterLink,
     DayField,

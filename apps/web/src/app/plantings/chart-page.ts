@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import { addDays, degreeDays, heatSum } from '@field-nurse/core/timing';
+import { addDays, degreeDays, heatSum, infectionDays } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { PastYears } from '../gardens/past-years';
 import { Library } from '../library/library';
@@ -36,6 +36,20 @@ export class ChartPage {
   protected readonly days = computed(() => this.#years.answer()?.days ?? []);
   readonly #rain = computed(() => new Map(this.days().map(({ day, rainMm }) => [day, rainMm])));
 
+  /** days on which leaves were wet for long enough, by plant, for the diseases that it has had here */
+  readonly #infected = computed(() => {
+    const had = new Map<string, Set<string>>();
+    for (const { host, conditions } of this.garden.caseLines())
+      for (const id of conditions) if (this.library.conditions().get(id)?.infection) had.set(host, (had.get(host) ?? new Set()).add(id));
+    const days = new Map<string, readonly string[]>();
+    const daysOf = (id: string) => {
+      const known = days.get(id) ?? infectionDays(this.days(), this.library.conditions().get(id)!.infection!);
+      days.set(id, known);
+      return known;
+    };
+    return new Map([...had].map(([host, ids]) => [host, [...new Set([...ids].flatMap(daysOf))].sort()] as const));
+  });
+
   protected readonly years = computed(() => [...this.garden.years()].reverse());
   protected readonly year = signal(this.garden.today().slice(0, 4));
   /** another season that is laid over; none */
@@ -62,6 +76,7 @@ export class ChartPage {
         placeName: (id) => this.garden.place(id)?.name ?? '',
         intervention: (id) => this.library.interventions().get(id),
         rainOn: (day) => this.#rain().get(day) ?? null,
+        infectedOn: (host) => this.#infected().get(host) ?? [],
       },
     ),
   );

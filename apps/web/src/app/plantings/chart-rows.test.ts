@@ -45,9 +45,14 @@ const facts: ChartFacts = {
   placeName: (id) => (id === 'barn' ? 'Barn' : 'Long bed'),
   intervention: (id) => reference.interventions.find((one) => one.id === id),
   rainOn: () => 0,
+  infectedOn: () => ['2026-04-01', '2026-05-20', '2026-06-02'],
 };
 const rows = (change: Partial<ChartFacts> = {}) => chartRows(records, { ...facts, ...change });
 const own = (change: Partial<ChartFacts> = {}) => rows(change).find(({ planting }) => planting.id === leeks.id)!;
+
+test('wet days count while it stands', () => {
+  expect(own().infected).toEqual(['2026-05-20', '2026-06-02']);
+});
 
 test('by place; each row holds what is its own, in order of days', () => {
   expect(rows().map(({ place }) => place)).toEqual(['Barn', 'Long bed']);

@@ -29,6 +29,8 @@ export interface ChartRow {
   readonly harvests: readonly Stretch[];
   /** kilograms on days */
   readonly picked: readonly { readonly day: string; readonly kg: number }[];
+  /** days on which leaves were wet for long enough for a disease that it has had */
+  readonly infected: readonly string[];
   /** not to be picked */
   readonly waits: readonly Stretch[];
 }
@@ -48,6 +50,8 @@ export interface ChartFacts {
   readonly placeName: (id: string) => string;
   readonly intervention: (id: string) => Intervention | undefined;
   readonly rainOn: (day: string) => number | null;
+  /** days on which a kind of plant could be infected, by the diseases that it has had here, oldest first */
+  readonly infectedOn: (host: string) => readonly string[];
 }
 
 // Leaves that grow thin out what is on them, by about so much a day in the season: our estimate.
@@ -88,6 +92,7 @@ export function chartRows(records: ChartRecords, facts: ChartFacts): ChartRow[] 
         flowers: stretchesOf(planting.events, 'flowering', end),
         harvests: stretchesOf(planting.events, 'harvest', end),
         picked: (pickedOf.get(planting.id) ?? []).map(({ pickedOn, kg }) => ({ day: pickedOn, kg: kg ?? 0 })),
+        infected: facts.infectedOn(planting.host).filter((day) => day >= planting.plantedOn && day <= end),
         waits: applied.flatMap(({ appliedAt, notPickedBefore }) => {
           const from = on(appliedAt);
           return notPickedBefore && notPickedBefore > from ? [{ from, to: notPickedBefore }] : [];

@@ -34,6 +34,10 @@ export function paintRow(painter: Painter, row: ChartRow, y: number, view: View)
     if (inView(view, start, end)) paint(Math.max(start, view.left - 2), Math.min(end, view.right + 2));
   };
   stretch(row.grows, (from, to) => painter.rect(from, base - 1.5, to - from, 3, { ink: 'green', opacity: 0.5 }));
+  for (const day of row.infected) {
+    const at = x(day);
+    if (inView(view, at, at + view.dayWidth)) painter.rect(at, y + 1, Math.max(1, view.dayWidth - 0.5), 3, { ink: 'water', opacity: 0.8 });
+  }
   for (const flowering of row.flowers) stretch(flowering, (from, to) => painter.rect(from, base + 3, to - from, 3, { ink: 'ochre' }));
   for (const harvest of row.harvests)
     stretch(harvest, (from, to) => painter.rect(from, base + 7, Math.max(6, to - from), 3, { ink: 'green' }));

@@ -84,3 +84,12 @@ test('what is kept here until there is signal is on the page at once, and gives 
   expect(places(kept)).toMatchObject([{ name: 'Mine' }]);
   expect(places(reducer(kept, GardenActions.recordStored({ subject: 'places', record: place })))).toEqual([place]);
 });
+
+test('thousands of records that come are put in at once: one copy of what is there, not one for each', () => {
+  const many = Array.from({ length: 20_000 }, (_, i) => ({ ...place, id: `p${i}` }));
+  const began = performance.now();
+  const more = reducer(loaded, GardenActions.seasonLoaded({ from: '2025-01-01', contents: { ...contents, places: many } }));
+  // Copied each time it would be minutes.
+  expect(performance.now() - began).toBeLessThan(3000);
+  expect(places(more)).toHaveLength(20_001);
+});
