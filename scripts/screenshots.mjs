@@ -37,6 +37,7 @@ const pictures = [
   { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
   { name: 'shelf', path: 'shelf' },
   { name: 'almanac', path: 'almanac' },
+  { name: 'report', path: 'report' },
   {
     name: 'mix-bench',
     path: 'shelf/mix',
@@ -79,10 +80,6 @@ try {
   await page.waitForURL(/\/g\//);
   const garden = /.*\/g\/[^/]+/.exec(page.url())[0];
   for (const picture of pictures) await show(page, garden, picture).then(() => take(picture.name));
-  await show(page, garden, { path: 'traps' });
-  await page.getByRole('link', { name: 'Leek moth trap' }).click();
-  await page.getByRole('heading', { name: 'Readings' }).waitFor();
-  await take('trap');
   await show(page, garden, { path: 'leaf-gauge' });
   await page.getByLabel('Take or choose a photo').setInputFiles(drawLeaf());
   await page.getByRole('slider').fill('25');
@@ -96,7 +93,7 @@ try {
     .first()
     .waitFor();
   await take('stop-sun-phone');
-  console.log(`${pictures.length + 4} pictures in docs/screenshots/`);
+  console.log(`${pictures.length + 3} pictures in docs/screenshots/`);
 } finally {
   await browser?.close();
   server?.child.kill();
