@@ -65,6 +65,7 @@ const place = (path: string) =>
     .replace('{photo}', photo)
     .replace('{day}', '2026-07-18')
     .replace('{list}', 'conditions')
+    .replace('{table}', 'treatments')
     .replace('{id}', 'leek-rust')
     .replace('{secret}', invitation.link.split('/').at(-1)!)
     .replace(/\{\w+\}/, randomUUID());

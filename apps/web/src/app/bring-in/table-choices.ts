@@ -70,7 +70,11 @@ export function writtenAs(
 }
 
 /** Everything that reading its rows must know. */
-export function conventionsOf(rows: readonly ColumnRow[], choices: TableChoices, written: Pick<Conventions, 'dayOrder' | 'decimal'>): Conventions {
+export function conventionsOf(
+  rows: readonly ColumnRow[],
+  choices: TableChoices,
+  written: Pick<Conventions, 'dayOrder' | 'decimal'>,
+): Conventions {
   return {
     list: choices.list,
     columns: Object.fromEntries(rows.filter(({ at }) => at >= 0).map(({ name, at }) => [name, at])),

@@ -13,7 +13,12 @@ export function reportDocument({ title, sums, parts, foot }: ReportText): TDocum
   const content: Content[] = [
     { text: title, style: 'title' },
     {
-      columns: sums.map(([name, value]) => ({ stack: [{ text: value, style: 'sum' }, { text: name, style: 'small' }] })),
+      columns: sums.map(([name, value]) => ({
+        stack: [
+          { text: value, style: 'sum' },
+          { text: name, style: 'small' },
+        ],
+      })),
       margin: [0, 8, 0, 6],
     },
     ...parts.flatMap(({ head, lines, otherwise }): Content[] => [

@@ -29,7 +29,11 @@ export const troubleName = ({ conditions }: TroubleLine, { condition }: Pick<Nam
 export function troubleWord(line: TroubleLine, names: Names): string {
   const { openedOn, closedOn, outcome, peak, last } = line;
   const worst = peak === null ? '' : `, at worst ${Math.round(peak)} %`;
-  const end = closedOn ? `; ${outcomeWords[outcome ?? 'other'] ?? 'it ended'} by ${dayWord(closedOn)}` : last === null ? '; still open' : `; still open at ${Math.round(last)} %`;
+  const end = closedOn
+    ? `; ${outcomeWords[outcome ?? 'other'] ?? 'it ended'} by ${dayWord(closedOn)}`
+    : last === null
+      ? '; still open'
+      : `; still open at ${Math.round(last)} %`;
   return `${troubleName(line, names)} on ${names.planting(line.planting)}, seen ${dayWord(openedOn)}${worst}${end}.`;
 }
 
@@ -40,11 +44,15 @@ export function helpedWords({ troubles }: SeasonReport, names: Names): string[] 
     if (done.length === 0 || peak === null || last === null) return [];
     const what = lower(done.map(names.intervention).join(', then '));
     const where = `${troubleName(line, names)} on ${names.planting(line.planting)}`;
-    const alone = troubles.find((one) => one.done.length === 0 && one.last !== null && one.conditions.some((id) => conditions.includes(id)));
+    const alone = troubles.find(
+      (one) => one.done.length === 0 && one.last !== null && one.conditions.some((id) => conditions.includes(id)),
+    );
     const beside = alone ? ` Left alone, on ${names.planting(alone.planting)}, it stood at ${Math.round(alone.last!)} %.` : '';
     const went = `${Math.round(peak)} % at worst, ${Math.round(last)} % at the last look`;
     return [
-      peak - last >= telling ? `${where} went back with ${what}: ${went}.${beside}` : `${where} hardly moved with ${what}: ${went}.${beside}`,
+      peak - last >= telling
+        ? `${where} went back with ${what}: ${went}.${beside}`
+        : `${where} hardly moved with ${what}: ${went}.${beside}`,
     ];
   });
 }
@@ -57,7 +65,10 @@ export function changeWords(report: SeasonReport, names: Names): string[] {
     .map((line) => `${troubleName(line, names)} on ${names.planting(line.planting)} waited ${line.waited} days before anything was done.`);
   const unlooked = troubles
     .filter(({ done, last }) => done.length > 0 && last === null)
-    .map((line) => `Nobody looked again at ${troubleName(line, names).toLowerCase()} on ${names.planting(line.planting)} after it was treated.`);
+    .map(
+      (line) =>
+        `Nobody looked again at ${troubleName(line, names).toLowerCase()} on ${names.planting(line.planting)} after it was treated.`,
+    );
   const waste = harvest.kg > 0 ? harvest.wasteKg / harvest.kg : 0;
   return [
     ...late,
@@ -76,7 +87,11 @@ const workWord = ({ intervention, times, plants, hours, cost, isPaid }: WorkLine
 };
 
 /** The whole report as it is read. */
-export function reportText(report: SeasonReport, names: Names, { title, madeOn }: { readonly title: string; readonly madeOn: string }): ReportText {
+export function reportText(
+  report: SeasonReport,
+  names: Names,
+  { title, madeOn }: { readonly title: string; readonly madeOn: string },
+): ReportText {
   const { harvest, work, troubles, looks, finds, lessons } = report;
   const picked = [
     harvest.kg > 0 ? `${harvest.kg.toFixed(harvest.kg < 10 ? 1 : 0)} kg` : '',

@@ -44,7 +44,11 @@ const records: ReportRecords = {
     planting('roses', 'rose', 'gate', '2020-01-01', null),
     planting('next', 'leek', 'long-bed', '2026-04-01', null),
   ],
-  sights: [sight({}), sight({ case: 'c2', planting: 'roses', conditions: [], done: [], peak: null, lastSeverity: null }), sight({ case: 'old', openedOn: '2024-06-01' })],
+  sights: [
+    sight({}),
+    sight({ case: 'c2', planting: 'roses', conditions: [], done: [], peak: null, lastSeverity: null }),
+    sight({ case: 'old', openedOn: '2024-06-01' }),
+  ],
   applications: [tank({}), tank({ appliedAt: '2025-07-20T08:00:00Z', productId: null }), tank({ appliedAt: '2024-07-20T08:00:00Z' })],
   harvests: [
     { plantingId: 'leeks', pickedOn: '2025-09-01', kg: 20, pieces: null, wasteKg: 5 },
@@ -88,21 +92,40 @@ test('what it says: what happened, what helped, and what to change', () => {
 });
 
 test('what did not go back is said so, and what nobody looked at again as well', () => {
-  const stuck = seasonReport({ ...records, sights: [sight({ lastSeverity: 38 }), sight({ case: 'c3', peak: null, lastSeverity: null })] }, season, () => true, known);
+  const stuck = seasonReport(
+    { ...records, sights: [sight({ lastSeverity: 38 }), sight({ case: 'c3', peak: null, lastSeverity: null })] },
+    season,
+    () => true,
+    known,
+  );
   expect(helpedWords(stuck, names)).toEqual(['Leek rust on leeks hardly moved with sulphur: 40 % at worst, 38 % at the last look.']);
   expect(changeWords(stuck, names).some((line) => line.startsWith('Nobody looked again at leek rust'))).toBe(true);
 });
 
 test('what was left alone stands beside what was treated', () => {
-  const both = seasonReport({ ...records, sights: [sight({}), sight({ case: 'c4', planting: 'roses', done: [], lastSeverity: 60 })] }, season, () => true, known);
+  const both = seasonReport(
+    { ...records, sights: [sight({}), sight({ case: 'c4', planting: 'roses', done: [], lastSeverity: 60 })] },
+    season,
+    () => true,
+    known,
+  );
   expect(helpedWords(both, names)[0]).toContain('Left alone, on roses, it stood at 60 %.');
 });
 
 test('the whole of it, as it is read and as it is printed', () => {
   const text = reportText(ofLeeks, names, { title: 'Leek, season 2025', madeOn: 'Osier Reach' });
-  expect(Object.fromEntries(text.sums)).toMatchObject({ plantings: '1', money: '4.50', picked: '20 kg', 'looks on rounds': '1, 1 with finds' });
+  expect(Object.fromEntries(text.sums)).toMatchObject({
+    plantings: '1',
+    money: '4.50',
+    picked: '20 kg',
+    'looks on rounds': '1, 1 with finds',
+  });
   expect(text.parts.find(({ head }) => head === 'What was done')?.lines).toEqual(['Sulphur: 2 times, 60 plants in all, 2.0 hours, 4.50.']);
-  const empty = reportText(seasonReport(records, season, () => false, known), names, { title: 'x', madeOn: 'y' });
+  const empty = reportText(
+    seasonReport(records, season, () => false, known),
+    names,
+    { title: 'x', madeOn: 'y' },
+  );
   expect(empty.parts.every(({ lines }) => lines.length === 0)).toBe(true);
   expect(JSON.stringify(reportDocument(text))).toContain('Leek rust on leeks, seen 1 Jul');
   expect(JSON.stringify(reportDocument(empty))).toContain('Nothing was applied.');

@@ -106,7 +106,9 @@ export function seasonReport(
     hours: work.reduce((all, { hours }) => all + hours, 0),
     cost: work.reduce((all, { cost }) => all + cost, 0),
     notKept: [
-      ...new Set(applications.flatMap(({ brokenLines }) => brokenLines.filter(({ plantingId }) => ids.has(plantingId)).map(({ text }) => text))),
+      ...new Set(
+        applications.flatMap(({ brokenLines }) => brokenLines.filter(({ plantingId }) => ids.has(plantingId)).map(({ text }) => text)),
+      ),
     ],
     // What is about neither a plant nor a trouble is about the garden.
     lessons: records.lessons.filter(
@@ -136,7 +138,10 @@ function troubleLine(sight: PastSight): TroubleLine {
 function workLines(
   applications: readonly Application[],
   ids: ReadonlySet<string>,
-  { interventions, products }: { readonly interventions: ReadonlyMap<string, Intervention>; readonly products: ReadonlyMap<string, Product> },
+  {
+    interventions,
+    products,
+  }: { readonly interventions: ReadonlyMap<string, Intervention>; readonly products: ReadonlyMap<string, Product> },
 ): WorkLine[] {
   const lines = new Map<string, WorkLine>();
   for (const one of applications) {
