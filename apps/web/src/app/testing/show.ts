@@ -146,6 +146,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     plannedApplications: signal(all.plannedApplications),
     workTimes: signal(all.workTimes),
     sprayers: signal(all.sprayers),
+    assessments: signal(all.assessments),
+    traps: signal(all.traps),
     harvests: signal(all.harvests),
     lessons: signal(all.lessons),
     testSprays: signal(all.testSprays),
