@@ -23,6 +23,8 @@ export interface GardenToPlan {
   readonly workTimes: readonly WorkTime[];
   readonly testSprays: readonly TestSpray[];
   /** measured and forecast */
+  /** when the forecast in it was made; now, where there is none */
+  readonly forecastIssuedAt?: string | undefined;
   readonly weather: readonly WeatherHour[];
 }
 

@@ -28,7 +28,7 @@ export function planGarden(library: Library, garden: GardenToPlan): GardenPlanQu
   const cards = new Map(library.interventions.map((one) => [one.id, one]));
   const seen = keptApart(inOrder(garden.plans.flatMap((plan) => planSeen(plan, garden, library, cards, start) ?? [])));
   const season = seasonOf(today, garden.seasonStart).from;
-  const weather = halfDays(garden.weather, timeZone, now);
+  const weather = halfDays(garden.weather, timeZone, now, garden.forecastIssuedAt);
   const people = garden.workTimes.filter(({ endedOn }) => !endedOn);
   return {
     question: {

@@ -70,6 +70,7 @@ export class GardenPlan {
         testSprays: this.#garden.testSprays(),
         // Of today's half-days a part is measured already.
         weather: [...this.#weather.measured(), ...this.#weather.forecast()],
+        forecastIssuedAt: this.#weather.answer()?.forecast?.issuedAt,
       };
     },
     { equal: deepEqual },

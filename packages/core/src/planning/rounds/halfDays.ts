@@ -25,9 +25,10 @@ export interface HalfDays {
  *
  * @param hours - measured up to now, then forecast; in any order, one for each instant
  * @param now - instant at which the forecast is read
+ * @param issuedAt - instant at which it was made: an old one, kept where there is no signal, is worth less
  * @returns half-days of which at least half of the working hours are known, in their order
  */
-export function halfDays(hours: readonly WeatherHour[], timeZone: string, now: string): HalfDays {
+export function halfDays(hours: readonly WeatherHour[], timeZone: string, now: string, issuedAt = now): HalfDays {
   const slots = new Map<string, { date: string; slot: HalfDay; temperatures: number[]; winds: number[]; rainMm: number; begins: string }>();
   for (const { at, temperatureC, windKmh, rainMm } of hours) {
     const local = Temporal.Instant.from(at).toZonedDateTimeISO(timeZone);
@@ -56,7 +57,7 @@ export function halfDays(hours: readonly WeatherHour[], timeZone: string, now: s
     rainMm: isWet({ rainMm }) ? rainMm : 0,
     rainChance: rainChance({
       isWet: isWet({ rainMm }),
-      daysAhead: Math.max(0, Date.parse(begins) - Date.parse(now)) / (24 * hourMs),
+      daysAhead: begins <= now ? 0 : Math.max(0, Date.parse(begins) - Date.parse(issuedAt)) / (24 * hourMs),
       usual,
     }),
   }));

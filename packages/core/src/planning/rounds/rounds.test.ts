@@ -129,6 +129,9 @@ test('hours become half-days: work hours for warmth and wind, all twelve for rai
     ],
     usualRain: usual,
   });
+  // Made a day earlier, it is worth a day less.
+  const older = Math.exp(-1.25 / 5);
+  expect(halfDays(hours, 'UTC', now, '2026-07-17T12:00:00Z').halfDays[1]!.rainChance).toBeCloseTo(older + usual * (1 - older), 12);
   expect(halfDays([hour('2026-07-18T07:00:00Z', 0.1)], 'UTC', now).halfDays).toEqual([]);
 });
 
