@@ -1,6 +1,5 @@
 import { endpoints } from '@field-nurse/contract';
 import type Router from '@koa/router';
-import { invalidField } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Deps } from '../deps.js';
 import { gardenLaw } from '../gardens/gardenQueries.js';
@@ -8,18 +7,16 @@ import { recordById } from '../records/recordStore.js';
 import { writeOf } from '../records/writeOf.js';
 import { writeRecord } from '../records/writeRecord.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
-import { requireEntry } from '../library/requireEntry.js';
 import { judgeApplication } from './judgeApplication.js';
+import { requireDone } from './requireDone.js';
 
 /** The log: applications, each with what its card says of it. */
 export function applicationRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeApplication, async ({ params, body, access }) => {
     const { value } = body;
     const library = await gardenLibrary(deps, params.garden);
-    requireEntry(library.interventions, value.intervention, ['value', 'intervention']);
     const garden = await gardenLaw(deps.db, params.garden, deps.now);
-    if (new Date(value.appliedAt) > garden.now)
-      throw invalidField(['value', 'appliedAt'], 'in-future', 'Log it once it is done: this time is still to come.');
+    requireDone(library, garden, value, ['value']);
     // Whoever corrects an entry does not become the one who logged it.
     const kept = await recordById(deps.db, 'applications', params.garden, params.record);
     const by = kept ? kept.personId : access.person!.id;

@@ -8,16 +8,13 @@ import { recordById } from '../records/recordStore.js';
 import { writeRecord } from '../records/writeRecord.js';
 import { writeOf } from '../records/writeOf.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
-import { requireEntry } from '../library/requireEntry.js';
+import { requireCaseEntries } from './requireCaseEntries.js';
 
 /** Cases: what was found and what it was taken for, and what is said of them. */
 export function caseRoutes(router: Router, deps: Deps): void {
   serve(router, deps, endpoints.writeCase, async ({ params, body, access }) => {
     const library = await gardenLibrary(deps, params.garden);
-    body.value.findings.forEach(({ sign }, i) => requireEntry(library.signs, sign, ['value', 'findings', i, 'sign']));
-    body.value.diagnoses.forEach(({ conditions }, i) =>
-      conditions.forEach((condition, j) => requireEntry(library.conditions, condition, ['value', 'diagnoses', i, 'conditions', j])),
-    );
+    requireCaseEntries(library, body.value, ['value']);
     return writeRecord(deps.db, 'cases', params.record, body.version, body.value, writeOf(deps, { params, body, access }));
   });
 

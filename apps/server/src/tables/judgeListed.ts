@@ -1,8 +1,9 @@
 import type { ListedRecord, Written } from '@field-nurse/contract';
 import type { Library } from '@field-nurse/library';
 import { judgeApplication } from '../applications/judgeApplication.js';
+import { requireDone } from '../applications/requireDone.js';
+import { requireCaseEntries } from '../cases/requireCaseEntries.js';
 import type { GardenLaw } from '../gardens/gardenQueries.js';
-import { invalidField } from '../http/apiError.js';
 import { requireEntry } from '../library/requireEntry.js';
 import type { Row, Tx } from '../records/recordStore.js';
 
@@ -20,24 +21,19 @@ export async function judgeListed(
   { subject, record, value }: ListedRecord,
   place: number,
 ): Promise<Row> {
-  const at = (...path: (string | number)[]) => ['records', place, 'value', ...path];
+  const path = ['records', place, 'value'];
   switch (subject) {
     case 'plantings':
-      requireEntry(library.hosts, value.host, at('host'));
+      requireEntry(library.hosts, value.host, [...path, 'host']);
       return value;
     case 'products':
-      requireEntry(library.interventions, value.intervention, at('intervention'));
+      requireEntry(library.interventions, value.intervention, [...path, 'intervention']);
       return value;
     case 'cases':
-      value.findings.forEach(({ sign }, i) => requireEntry(library.signs, sign, at('findings', i, 'sign')));
-      value.diagnoses.forEach(({ conditions }, i) =>
-        conditions.forEach((condition, j) => requireEntry(library.conditions, condition, at('diagnoses', i, 'conditions', j))),
-      );
+      requireCaseEntries(library, value, path);
       return value;
     case 'applications':
-      requireEntry(library.interventions, value.intervention, at('intervention'));
-      if (new Date(value.appliedAt) > garden.now)
-        throw invalidField(at('appliedAt'), 'in-future', 'What is still to come can’t have been done.');
+      requireDone(library, garden, value, path);
       return judgeApplication(tx, library, garden, record, value as Required<Written<'applications'>>, personId);
     default:
       return value;

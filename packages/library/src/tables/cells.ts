@@ -60,7 +60,8 @@ export class Cells {
   /** A cell as it stands; empty where its column is missing. */
   raw(name: string): string {
     const at = this.#conventions.columns[name];
-    return at === undefined ? '' : (this.#cells[at] ?? '').trim();
+    // Zeros are no letters, and no database keeps them.
+    return at === undefined ? '' : (this.#cells[at] ?? '').replaceAll('\u0000', '').trim();
   }
 
   text(name: string, most: number): string {

@@ -2,6 +2,7 @@ import type { ListedRecord } from '@field-nurse/contract';
 import { instantOf } from '@field-nurse/core/timing';
 import { v5 } from 'uuid';
 import type { Library } from '../entries.js';
+import { fold } from '../names/words.js';
 import type { Cells, Conventions } from './cells.js';
 import { Standing } from './standing.js';
 import type { StandingPlace, StandingPlanting } from './standing.js';
@@ -66,7 +67,13 @@ export class ListInHand {
     const [place, cultivar] = [cells.text('place', 120), cells.text('cultivar', 120)];
     if (!host || cells.problems.length > 0) return undefined;
     const stood = this.standing.plantingOf({ host, place, cultivar, plants, day });
-    if ('id' in stood) return { ...stood, says: place === '' ? host.name : `${host.name}, ${place}` };
+    if ('id' in stood)
+      return {
+        ...stood,
+        says: place === '' ? host.name : `${host.name}, ${place}`,
+        /** what the row says of it: by this it is known again, whatever stands there by then */
+        said: [host.id, fold(place), fold(cultivar)],
+      };
     cells.fault('plant', stood.text);
     return undefined;
   }

@@ -175,3 +175,47 @@ test('whatever a row becomes is what the contract takes', () => {
     expect(records.every(({ subject }) => subject in storedRecords)).toBe(true);
   }
 });
+
+test('brought in again, a row has its old id, whichever planting it would be found on by then', () => {
+  // The first time the second row makes a planting of its own; then the first row's planting stands there, and it is found on that one.
+  const rows = [
+    ['2.6.2024', 'leek', 'Far field', 'sulphur', 'Winter Spar'],
+    ['9.6.2024', 'leek', 'Far field', 'sulphur', ''],
+  ];
+  const heads = 'date,crop,place,product,variety';
+  const first = reader('treatments', heads);
+  const read = rows.flatMap((row) => first.read(row).records);
+  const applied = (records: typeof read) => records.filter(({ subject }) => subject === 'applications').map(({ record }) => record);
+  const places = read.flatMap((one) =>
+    one.subject === 'places' ? [{ id: one.record, name: one.value.name, setting: one.value.setting }] : [],
+  );
+  const plantings = read.flatMap((one) =>
+    one.subject === 'plantings'
+      ? [
+          {
+            ...planting('99', one.value.host, '1', one.value.plantedOn, '2024-12-31'),
+            id: one.record,
+            placeId: one.value.placeId,
+            cultivar: one.value.cultivar,
+          },
+        ]
+      : [],
+  );
+  const columns = Object.fromEntries([...matchColumns(heads.split(','), columnsOf('treatments'))].map(([name, { at }]) => [name, at]));
+  const conventions: Conventions = { list: 'treatments', columns, units: {}, dayOrder: 'day-month', decimal: 'point', meanings: {} };
+  const again = new ListReader(library, { ...garden, places, plantings }, conventions);
+  expect(applied(rows.flatMap((row) => again.read(row).records))).toEqual(applied(read));
+});
+
+test('words that are only a part of a trouble’s name are no diagnosis', () => {
+  for (const words of ['rust', 'moth', 'spot', 'cordana', 'something like leek rust']) {
+    const found = read('finds', 'date,crop,bed,pest', `3/6/2026,leek,Long bed,${words}`).records.at(-1);
+    expect(found).toMatchObject({ subject: 'cases', value: { words, diagnoses: [] } });
+  }
+});
+
+test('a cell that holds what no database keeps loses it, and nothing else', () => {
+  expect(read('finds', 'date,crop,bed,pest', '3/6/2026,leek,Long bed,grey\u0000 fur').records.at(-1)).toMatchObject({
+    value: { words: 'grey fur' },
+  });
+});

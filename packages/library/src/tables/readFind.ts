@@ -1,6 +1,7 @@
 import type { ListedRecord } from '@field-nurse/contract';
 import { seasonOf } from '@field-nurse/core/timing';
 import { v5 } from 'uuid';
+import { findByName } from '../names/find.js';
 import { findNamed } from '../names/findNamed.js';
 import type { Cells } from './cells.js';
 import { mostAmount } from './listInHand.js';
@@ -15,10 +16,11 @@ export function readFind(cells: Cells, list: ListInHand): RowUnderstood | undefi
   const count = cells.number('count', 0, mostAmount, true);
   const note = cells.text('note', 1900);
   if (!on || !stood || words === undefined || cells.problems.length > 0) return undefined;
+  // A part of a name, or one that several troubles have, is told as it was said: a wrong diagnosis would be worse than none.
   const named = findNamed(list.library.conditions, words);
-  const isName = named?.qualifier === '' && named.couldBe.length === 0;
+  const isName = named?.couldBe.length === 0 && findByName(list.library.conditions, words)?.id === named.entry.id;
   const isOver = on.day < seasonOf(list.into.today, list.into.seasonStart).from;
-  const id = list.id(['find', stood.id, on.day, words, severity, count, note]);
+  const id = list.id(['find', stood.said, on.day, words, severity, count, note]);
   const found: ListedRecord = {
     subject: 'cases',
     record: id,

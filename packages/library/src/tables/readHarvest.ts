@@ -19,7 +19,7 @@ export function readHarvest(cells: Cells, list: ListInHand): RowUnderstood | und
       ...stood.made,
       {
         subject: 'harvests',
-        record: list.id(['harvest', stood.id, on.day, kg, pieces, waste, by, note]),
+        record: list.id(['harvest', stood.said, on.day, kg, pieces, waste, by, note]),
         value: { plantingId: stood.id, pickedOn: on.day, kg: kg?.value ?? null, pieces, wasteKg: waste?.value ?? null, by, note },
       },
     ],

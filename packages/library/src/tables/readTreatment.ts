@@ -26,7 +26,7 @@ export function readTreatment(cells: Cells, list: ListInHand): RowUnderstood | u
       ...stood.made,
       {
         subject: 'applications',
-        record: list.id(['treatment', what.id, stood.id, appliedAt, amount, water, part, kit, sky, why, appliedBy]),
+        record: list.id(['treatment', what.id, stood.said, on.day, time, amount, water, part, kit, sky, why, cells.raw('by')]),
         value: {
           intervention: what.id,
           productId: null,

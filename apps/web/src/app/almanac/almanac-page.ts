@@ -54,6 +54,10 @@ export class AlmanacPage {
   /** due again, and not here yet */
   protected readonly coming = computed(() => this.due().filter(({ due, hereSince }) => due && !hereSince));
 
+  constructor() {
+    this.#years.refresh();
+  }
+
   protected readonly condition = (id: string) => this.#library.conditionName(id);
   protected readonly host = (id: string) => this.#library.hostName(id);
   protected readonly intervention = (id: string) => this.#library.interventionName(id);

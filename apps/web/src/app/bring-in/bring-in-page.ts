@@ -30,6 +30,8 @@ const shownUnknown = 20;
 interface Outcome {
   readonly rows: number;
   readonly known: number;
+  /** nothing stopped it */
+  readonly isWhole: boolean;
   readonly changes: readonly string[];
 }
 
@@ -144,20 +146,22 @@ export class BringInPage {
   }
 
   protected choose(field: HTMLInputElement): void {
-    this.file.set(field.files?.[0]);
+    this.#take(field.files?.[0]);
     field.value = '';
-    this.#choices.set(undefined);
-    this.outcome.set(undefined);
-    this.sendFault.set('');
   }
 
   protected drop(event: DragEvent): void {
     event.preventDefault();
-    const file = event.dataTransfer?.files[0];
-    if (!file) return;
+    this.#take(event.dataTransfer?.files[0]);
+  }
+
+  #take(file: File | undefined): void {
+    // What is being written or taken out is done first.
+    if (!file || this.sending() !== undefined || this.takenBack() !== undefined) return;
     this.file.set(file);
     this.#choices.set(undefined);
     this.outcome.set(undefined);
+    this.sendFault.set('');
   }
 
   protected change(change: Partial<TableChoices>): void {
@@ -230,22 +234,26 @@ export class BringInPage {
     } catch (error) {
       this.sendFault.set(this.#stopped ? 'It was stopped.' : ApiError.from(error).message);
     }
-    this.outcome.set({ rows, known, changes });
+    this.outcome.set({ rows, known, isWhole: this.sendFault() === '', changes });
     this.sending.set(undefined);
     this.#store.dispatch(GardenActions.opened({ garden: table.into.gardenId }));
   }
 
-  /** The way back for all of it, newest first. */
-  protected async takeBack({ changes }: Outcome): Promise<void> {
+  /** The way back for all of it, newest first; where it breaks off, the rest can be taken out later. */
+  protected async takeBack({ changes, ...outcome }: Outcome): Promise<void> {
     const { id } = this.garden.summary();
+    const left = [...changes];
+    this.sendFault.set('');
     try {
-      for (const [i, undoes] of [...changes].reverse().entries()) {
-        this.takenBack.set(i);
+      for (let undoes = left.at(-1); undoes !== undefined; undoes = left.at(-1)) {
+        this.takenBack.set(changes.length - left.length);
         await firstValueFrom(this.#api.undo(id, crypto.randomUUID(), undoes));
+        left.pop();
       }
       this.outcome.set(undefined);
       this.file.set(undefined);
     } catch (error) {
+      this.outcome.set({ ...outcome, changes: left });
       this.sendFault.set(ApiError.from(error).message);
     } finally {
       this.takenBack.set(undefined);

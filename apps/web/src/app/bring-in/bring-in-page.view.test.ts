@@ -49,10 +49,12 @@ async function page(
     bringIn: async (_: TableToRead, __: unknown, send: SendPart) => void (await send([], 2, 1)),
   };
   const undone: unknown[] = [];
+  const refusing = new Set<string>();
   const api = {
     libraryPart: (part: PartName) => of(partsOf(reference)[part]),
     addRecords,
     undo: (_: string, __: string, change: string) => {
+      if (refusing.delete(change)) return throwError(() => new ApiError(0, 'no-answer', 'The server does not answer.'));
       undone.push(change);
       return of({});
     },
@@ -75,6 +77,8 @@ async function page(
     ...shown,
     asked,
     undone,
+    /** changes that can't be taken back at the first try */
+    refusing,
     dispatched,
     /** What is read in the background comes in its own time. */
     says: (words: string) => waitFor(() => expect(text()).toContain(words), { timeout: 5000 }),
@@ -116,6 +120,21 @@ test('brought in, it says how many are there, and takes them out again', async (
   await press('Take it all out again');
   await says('Choose a file');
   expect(undone).toEqual(['c']);
+});
+
+test('taking out that breaks off goes on where it was', async () => {
+  const two = () => of({ added: [{ change: 'c' }, { change: 'd' }], known: 0 });
+  const { choose, says, press, undone, refusing } = await page(async () => seen, two);
+  choose();
+  await says('Bring in 2 rows');
+  await press('Bring in 2 rows');
+  await says('2 rows are in the garden');
+  refusing.add('c');
+  await press('Take it all out again');
+  await says('The server does not answer.');
+  await press('Take it all out again');
+  await says('Choose a file');
+  expect(undone).toEqual(['d', 'c']);
 });
 
 test('a server that refuses halfway is told, with what to do', async () => {

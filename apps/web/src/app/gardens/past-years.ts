@@ -14,6 +14,8 @@ export class PastYears {
     params: () => ({ garden: this.#garden.id(), cases: this.#garden.caseLines().length }),
     loader: async ({ params: { garden } }) => (garden ? firstValueFrom(this.#api.almanac(garden)) : undefined),
   });
+  /** Ask again: looks and treatments may have come in since. What is known stays in sight meanwhile. */
+  refresh = (): void => void this.#answer.reload();
   readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
   /** why there is none */
   readonly fault = computed(() => (this.#answer.error() ? ApiError.from(this.#answer.error()).message : ''));

@@ -9,7 +9,8 @@ import { PastYears } from '../gardens/past-years';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
-import type { ChartRow, Stretch } from './chart-rows';
+import type { ChartRow } from './chart-rows';
+import type { Span } from './strips';
 import { chartRows, chartSpan } from './chart-rows';
 import { pictureOf } from './picture';
 import { SeasonChart } from './season-chart';
@@ -88,7 +89,7 @@ export class ChartPage {
       ({ grows, place }) => grows.from <= to && grows.to >= from && (this.place() === '' || place === this.place()),
     );
   });
-  protected readonly shown = signal<Stretch>(this.#seasonOf(this.year()));
+  protected readonly shown = signal<Span>(this.#seasonOf(this.year()));
   protected readonly beside = computed(() => {
     const other = this.other();
     if (other === '') return undefined;
@@ -140,10 +141,11 @@ export class ChartPage {
   });
 
   constructor() {
+    this.#years.refresh();
     this.garden.openYear(this.year(), true);
   }
 
-  #seasonOf(year: string): Stretch {
+  #seasonOf(year: string): Span {
     return { from: `${year}-01-01`, to: `${year}-12-31` };
   }
 

@@ -3,18 +3,13 @@ import { addDays, dayAt, daysBetween, residueLeft } from '@field-nurse/core/timi
 import type { Intervention } from '@field-nurse/library';
 import type { Applied } from '../gardens/applied';
 import type { Planting } from '../gardens/plantings-now';
-
-/** A stretch of days, both included. */
-export interface Stretch {
-  readonly from: string;
-  readonly to: string;
-}
+import type { Span } from './strips';
 
 /** All of one planting that its strip shows. */
 export interface ChartRow {
   readonly planting: Planting;
   readonly place: string;
-  readonly grows: Stretch;
+  readonly grows: Span;
   /** a line of severity for each case, and its counts */
   readonly cases: readonly {
     readonly id: string;
@@ -25,14 +20,14 @@ export interface ChartRow {
   readonly looks: readonly { readonly day: string; readonly found: boolean }[];
   /** what was done, and what is left of it day by day */
   readonly treatments: readonly { readonly day: string; readonly intervention: string; readonly left: readonly number[] }[];
-  readonly flowers: readonly Stretch[];
-  readonly harvests: readonly Stretch[];
+  readonly flowers: readonly Span[];
+  readonly harvests: readonly Span[];
   /** kilograms on days */
   readonly picked: readonly { readonly day: string; readonly kg: number }[];
   /** days on which leaves were wet for long enough for a disease that it has had */
   readonly infected: readonly string[];
   /** not to be picked */
-  readonly waits: readonly Stretch[];
+  readonly waits: readonly Span[];
 }
 
 export interface ChartRecords {
@@ -124,7 +119,7 @@ function leftOf(day: string, card: Intervention | undefined, { today, rainOn }: 
   return ends < 0 ? left : left.slice(0, ends);
 }
 
-const stretchesOf = (events: readonly PlantingEvent[], kind: 'flowering' | 'harvest', end: string): Stretch[] =>
+const stretchesOf = (events: readonly PlantingEvent[], kind: 'flowering' | 'harvest', end: string): Span[] =>
   events.flatMap((event) => {
     if (event.kind !== kind) return [];
     const to = event.until ?? (event.on > end ? event.on : end);
@@ -132,7 +127,7 @@ const stretchesOf = (events: readonly PlantingEvent[], kind: 'flowering' | 'harv
   });
 
 /** Days between which anything at all is shown. */
-export function chartSpan(rows: readonly ChartRow[], today: string): Stretch {
+export function chartSpan(rows: readonly ChartRow[], today: string): Span {
   const [from, to] = rows.reduce(
     ([first, last], { grows, harvests, waits }) => {
       const ends = [grows.to, ...harvests.map((one) => one.to), ...waits.map((one) => one.to)];

@@ -1,6 +1,7 @@
 import type { AlmanacAnswer } from '@field-nurse/contract';
 import { addDays, daysBetween } from '@field-nurse/core/timing';
-import type { ChartRow, Stretch } from './chart-rows';
+import type { ChartRow } from './chart-rows';
+import type { Span } from './strips';
 import type { Painter, Points } from './painter';
 
 export const rowHeight = 58;
@@ -29,7 +30,7 @@ const severityY = (y: number, severity: number) => y + ground - (ground - top) *
 export function paintRow(painter: Painter, row: ChartRow, y: number, view: View): void {
   const { x } = view;
   const base = y + ground;
-  const stretch = ({ from, to }: Stretch, paint: (from: number, to: number) => void) => {
+  const stretch = ({ from, to }: Span, paint: (from: number, to: number) => void) => {
     const [start, end] = [x(from), Math.max(x(to), x(from) + 2)];
     if (inView(view, start, end)) paint(Math.max(start, view.left - 2), Math.min(end, view.right + 2));
   };

@@ -20,7 +20,8 @@ import type { D3ZoomEvent, ZoomBehavior } from 'd3';
 import { select, zoom, zoomIdentity, zoomTransform } from 'd3';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
-import type { ChartRow, Stretch } from './chart-rows';
+import type { ChartRow } from './chart-rows';
+import type { Span } from './strips';
 import { chartSpan, eventfulMonths } from './chart-rows';
 import { dayOfRowWord, rowName, underWord } from './chart-words';
 import { paintBeside, paintCalendar, paintRow, paintSky, rowHeight, skyHeight } from './paint-chart';
@@ -92,7 +93,7 @@ export class SeasonChart {
   readonly heat = input.required<ReadonlyMap<string, number>>();
   readonly stages = input.required<readonly { readonly day: string; readonly name: string }[]>();
   /** the stretch that is shown at first, and whenever another is given */
-  readonly shown = input.required<Stretch>();
+  readonly shown = input.required<Span>();
   /** rows of another season to lay over, by plant, and how many years later they are drawn */
   readonly beside = input<{ readonly rows: ReadonlyMap<string, readonly ChartRow[]>; readonly years: number }>();
   readonly opened = output<string>();
@@ -111,7 +112,7 @@ export class SeasonChart {
   protected readonly pointed = signal<{ readonly row: number; readonly day: string } | undefined>(undefined);
   #zoom: ZoomBehavior<HTMLCanvasElement, unknown> | undefined;
   /** days that are in view */
-  #seen: Stretch | undefined;
+  #seen: Span | undefined;
 
   protected readonly height = computed(() => skyHeight + this.rows().length * rowHeight + roomBelow);
   readonly #scale = computed(() => {
@@ -190,7 +191,7 @@ export class SeasonChart {
   readonly #ready = signal(false);
 
   /** Bring a stretch of days into the view. */
-  #show({ from, to }: Stretch): void {
+  #show({ from, to }: Span): void {
     const [scale, width, canvas] = [this.#scale(), this.#width(), this.canvas().nativeElement];
     const [left, right] = [scale.x(from), Math.max(scale.x(to), scale.x(from) + 1)];
     const k = width / (right - left);

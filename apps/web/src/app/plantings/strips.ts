@@ -19,6 +19,7 @@ export interface Strip {
   readonly harvest: string | undefined;
 }
 
+/** A stretch of days, both included. */
 export interface Span {
   readonly from: string;
   readonly to: string;

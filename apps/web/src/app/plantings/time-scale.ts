@@ -1,9 +1,9 @@
 import { addDays, daysBetween } from '@field-nurse/core/timing';
-import type { Stretch } from './chart-rows';
+import type { Span } from './strips';
 
 /** Where days lie on a chart, and back; months in which nothing happened are narrower. */
 export interface TimeScale {
-  readonly span: Stretch;
+  readonly span: Span;
   /** pixels from the left at a zoom of one */
   readonly x: (day: string) => number;
   readonly dayAt: (x: number) => string;
@@ -14,7 +14,7 @@ export interface TimeScale {
 const narrow = 0.3;
 
 /** @param eventful - months, as YYYY-MM, that are as wide as they are long */
-export function timeScale(span: Stretch, eventful: ReadonlySet<string>, width: number): TimeScale {
+export function timeScale(span: Span, eventful: ReadonlySet<string>, width: number): TimeScale {
   const months: { from: string; days: number; weight: number }[] = [];
   for (let from = `${span.from.slice(0, 7)}-01`; from <= span.to;) {
     const next = `${addDays(from, 32).slice(0, 7)}-01`;

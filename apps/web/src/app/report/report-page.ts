@@ -138,6 +138,7 @@ export class ReportPage {
   protected readonly day = (day: string) => dayWord(day, this.garden.today());
 
   constructor() {
+    this.past.refresh();
     effect(() => this.garden.openYear(this.chosenYear(), true));
   }
 

@@ -20,7 +20,7 @@ const sight = {
 };
 const past = (sights: unknown[], fault = '') => ({
   provide: PastYears,
-  useValue: { answer: signal({ days: [], sights }), fault: signal(fault) },
+  useValue: { answer: signal({ days: [], sights }), fault: signal(fault), refresh: () => undefined },
 });
 
 test('the garden’s season on a page: sums, what happened, what was done, what helped', async () => {

@@ -2,12 +2,7 @@ import type { Application, Harvest, Lesson, PastSight, Product } from '@field-nu
 import { dayAt, daysBetween } from '@field-nurse/core/timing';
 import type { Intervention } from '@field-nurse/library';
 import type { Planting } from '../gardens/plantings-now';
-
-/** A season by its first and last day. */
-export interface Season {
-  readonly from: string;
-  readonly to: string;
-}
+import type { Span } from '../plantings/strips';
 
 /** What a report is made of, of all seasons. */
 export interface ReportRecords {
@@ -71,7 +66,7 @@ const minutesInHour = 60;
  */
 export function seasonReport(
   records: ReportRecords,
-  { from, to }: Season,
+  { from, to }: Span,
   isOf: (planting: Planting) => boolean,
   known: {
     readonly interventions: ReadonlyMap<string, Intervention>;
