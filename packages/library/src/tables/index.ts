@@ -9,4 +9,4 @@ export type { StandingPlace, StandingPlanting } from './standing.js';
 export { csvOf } from './csv.js';
 export type { Cell } from './csv.js';
 export { headsOf, linesOf, listTables } from './listTables.js';
-export type { TableNames } from './listTables.js';
+export type { TableNames } from './tableColumns.js';

@@ -4,6 +4,7 @@ import { applied, assessment, plantingRecord, sickness, today } from '../testing
 import { plantingNow } from '../gardens/plantings-now';
 import type { ChartFacts, ChartRecords } from './chart-rows';
 import { chartRows, chartSpan, eventfulMonths } from './chart-rows';
+import { chartSvg } from './chart-svg';
 import { paintBeside, paintCalendar, paintRow, paintSky } from './paint-chart';
 import { SvgPainter } from './painter';
 import type { Palette } from './painter';
@@ -153,4 +154,34 @@ describe('a chart that is kept', () => {
 test('looks on rounds stand on the garden’s day', () => {
   const stop = { plantingId: leeks.id, lookedAt: '2026-07-05T23:30:00Z', found: true } as Stop;
   expect(chartRows({ ...records, stops: [stop] }, facts).flatMap(({ looks }) => looks)).toEqual([{ day: '2026-07-06', found: true }]);
+});
+
+test('a kept picture has every planting with its name, and the garden’s', () => {
+  const scale = timeScale(chartSpan(rows(), today), eventfulMonths(rows(), today), 600);
+  const palette = {
+    ink: '#000',
+    faint: '#111',
+    line: '#222',
+    green: '#333',
+    ochre: '#444',
+    madder: '#555',
+    water: '#666',
+    paper: '#fff',
+  } as Palette;
+  const svg = chartSvg({
+    rows: rows(),
+    beside: { rows: new Map([['leek', rows()]]), years: 0 },
+    days: [],
+    heat: new Map(),
+    stages: [],
+    months: scale.months,
+    view: { x: scale.x, left: 0, right: 600, today, dayWidth: 3 },
+    height: 300,
+    palette,
+    garden: 'Test bed',
+    library: { hostName: (id) => `Plant ${id}` },
+  });
+  expect(svg).toMatch(/^<svg/);
+  expect(svg).toContain('Test bed');
+  expect(svg.match(/Plant leek/g)).toHaveLength(2);
 });

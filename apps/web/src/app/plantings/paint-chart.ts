@@ -26,6 +26,27 @@ const inView = ({ left, right }: View, from: number, to: number) => to >= left &
 // Square root: a tenth of the leaf still shows beside the whole of it.
 const severityY = (y: number, severity: number) => y + ground - (ground - top) * Math.sqrt(severity / 100);
 
+/** Rows of another season by plant, and how many years later they are drawn. */
+export interface Beside {
+  readonly rows: ReadonlyMap<string, readonly ChartRow[]>;
+  readonly years: number;
+}
+
+/** A planting's row: its ground, what another season had, and its strip. */
+export function paintStrip(
+  painter: Painter,
+  row: ChartRow,
+  y: number,
+  view: View,
+  { isChosen, beside }: { readonly isChosen: boolean; readonly beside: Beside | undefined },
+): void {
+  const width = view.right;
+  painter.rect(0, y + rowHeight - 1, width, 1, { ink: 'line', opacity: 0.6 });
+  if (isChosen) painter.rect(0, y, width, rowHeight - 1, { ink: 'green', opacity: 0.08 });
+  for (const other of beside?.rows.get(row.planting.host) ?? []) paintBeside(painter, other, y, view, beside!.years);
+  paintRow(painter, row, y, view);
+}
+
 /** The strip of one planting: how long it stood, what it had, what was done and what is left of that, when it flowered and was picked. */
 export function paintRow(painter: Painter, row: ChartRow, y: number, view: View): void {
   const { x } = view;

@@ -24,27 +24,15 @@ import type { ChartRow } from './chart-rows';
 import type { Span } from './strips';
 import { chartSpan, eventfulMonths } from './chart-rows';
 import { dayOfRowWord, rowName, underWord } from './chart-words';
-import { paintBeside, paintCalendar, paintRow, paintSky, rowHeight, skyHeight } from './paint-chart';
-import type { View } from './paint-chart';
-import type { Ink, Painter, Palette } from './painter';
-import { CanvasPainter, SvgPainter } from './painter';
+import { chartSvg } from './chart-svg';
+import { paintCalendar, paintSky, paintStrip, rowHeight, skyHeight } from './paint-chart';
+import type { Beside, View } from './paint-chart';
+import { CanvasPainter } from './painter';
+import { currentPalette } from './current-palette';
 import { timeScale } from './time-scale';
 
-const inks: readonly Ink[] = ['ink', 'faint', 'line', 'green', 'ochre', 'madder', 'water', 'paper'];
-const variables: Readonly<Record<Ink, string>> = {
-  ink: '--fn-ink',
-  faint: '--fn-faint-ink',
-  line: '--fn-line',
-  green: '--fn-green',
-  ochre: '--fn-ochre',
-  madder: '--fn-madder',
-  water: '--fn-water',
-  paper: '--fn-paper',
-};
 const [leastDays, panShare, zoomStep] = [7, 0.15, 1.5];
 const roomBelow = 8;
-// Names at the left of a kept picture.
-const nameWidth = 190;
 
 /** All plantings through all seasons, drawn as fast as it is scrolled; zoomed and moved by wheel, fingers, buttons and keys. */
 @Component({
@@ -95,7 +83,7 @@ export class SeasonChart {
   /** the stretch that is shown at first, and whenever another is given */
   readonly shown = input.required<Span>();
   /** rows of another season to lay over, by plant, and how many years later they are drawn */
-  readonly beside = input<{ readonly rows: ReadonlyMap<string, readonly ChartRow[]>; readonly years: number }>();
+  readonly beside = input<Beside>();
   readonly opened = output<string>();
   protected readonly rowHeight = rowHeight;
   protected readonly skyHeight = skyHeight;
@@ -217,7 +205,7 @@ export class SeasonChart {
     }
     const to = canvas.getContext('2d');
     if (!to) return;
-    const palette = this.#palette();
+    const palette = currentPalette();
     to.setTransform(ratio, 0, 0, ratio, 0, 0);
     to.globalAlpha = 1;
     to.fillStyle = palette.paper;
@@ -229,44 +217,31 @@ export class SeasonChart {
     to.rect(0, skyHeight, width, height);
     to.clip();
     for (const row of this.visible())
-      this.#paintRow(painter, row, skyHeight + row.index * rowHeight - this.scrollTop(), width, view, row.index === this.chosen());
+      paintStrip(painter, row, skyHeight + row.index * rowHeight - this.scrollTop(), view, {
+        isChosen: row.index === this.chosen(),
+        beside: this.beside(),
+      });
     to.restore();
     paintCalendar(painter, this.#scale().months, height, view);
     paintSky(painter, this.days(), this.heat(), this.stages(), view);
     painter.rect(0, skyHeight - 1, width, 1, { ink: 'faint' });
   }
 
-  #paintRow(painter: Painter, row: ChartRow, y: number, width: number, view: View, isChosen: boolean): void {
-    painter.rect(0, y + rowHeight - 1, width, 1, { ink: 'line', opacity: 0.6 });
-    if (isChosen) painter.rect(0, y, width, rowHeight - 1, { ink: 'green', opacity: 0.08 });
-    const beside = this.beside();
-    if (beside) for (const other of beside.rows.get(row.planting.host) ?? []) paintBeside(painter, other, y, view, beside.years);
-    paintRow(painter, row, y, view);
-  }
-
-  #palette(): Palette {
-    const styles = getComputedStyle(document.documentElement);
-    return Object.fromEntries(inks.map((ink) => [ink, styles.getPropertyValue(variables[ink]).trim() || '#000'])) as Palette;
-  }
-
   /** The chart as it is seen, with every planting, as the text of an SVG file. */
   svg(): string {
-    const painter = new SvgPainter(this.#palette());
-    const width = this.#width();
-    const shift = (view: View): View => ({ ...view, x: (day) => view.x(day) + nameWidth, left: nameWidth, right: nameWidth + width });
-    const view = shift(this.#view());
-    this.rows().forEach((row, i) => {
-      const y = skyHeight + i * rowHeight;
-      this.#paintRow(painter, row, y, nameWidth + width, view, false);
-      painter.rect(0, y, nameWidth, rowHeight - 1, { ink: 'paper' });
-      painter.text(8, y + 24, this.library.hostName(row.planting.host), 'ink', 13, true);
-      painter.text(8, y + 40, underWord(row), 'faint', 11);
+    return chartSvg({
+      rows: this.rows(),
+      beside: this.beside(),
+      days: this.days(),
+      heat: this.heat(),
+      stages: this.stages(),
+      months: this.#scale().months,
+      view: this.#view(),
+      height: this.height(),
+      palette: currentPalette(),
+      garden: this.garden.summary().name,
+      library: this.library,
     });
-    paintCalendar(painter, this.#scale().months, this.height(), view);
-    paintSky(painter, this.days(), this.heat(), this.stages(), view);
-    painter.rect(0, 0, nameWidth, skyHeight, { ink: 'paper' });
-    painter.text(8, 24, this.garden.summary().name, 'ink', 15, true);
-    return painter.file(nameWidth + width, this.height());
   }
 
   protected point(event: MouseEvent): void {
