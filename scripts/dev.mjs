@@ -13,7 +13,14 @@ await buildAll();
 const cluster = await startCluster(join(dataFolder, 'postgres'));
 const standIns = await startStandIns(await freePort(), await freePort());
 loadDemo(cluster.url, standIns.env);
-const env = { ...process.env, ...builtFiles, DATABASE_URL: cluster.url, SESSION_SECRET: sessionSecret(dataFolder), ...standIns.env };
+const env = {
+  ...process.env,
+  ...builtFiles,
+  DATABASE_URL: cluster.url,
+  SESSION_SECRET: sessionSecret(dataFolder),
+  PHOTOS_FOLDER: join(dataFolder, 'photos'),
+  ...standIns.env,
+};
 const server = spawn(bin('tsx'), ['watch', 'apps/server/src/main.ts'], { cwd: root, stdio: 'inherit', env });
 const pages = spawn(bin('ng'), ['serve', '--proxy-config', 'proxy.json'], { cwd: join(root, 'apps/web'), stdio: 'inherit', env });
 process.on('SIGINT', () => {

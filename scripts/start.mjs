@@ -12,6 +12,8 @@ const { buildAll } = await import('./lib/buildAll.mjs');
 const { freePort, portSoonFree, startCluster } = await import('./lib/postgres.mjs');
 const { loadDemo, sessionSecret, startServer, startStandIns } = await import('./lib/server.mjs');
 
+const photosFolder = process.env.PHOTOS_FOLDER ?? join(dataFolder, 'photos');
+
 const withDemo = !process.argv.includes('--empty');
 const port = Number(process.env.PORT ?? 4310);
 if (!Number.isInteger(port) || port < 1 || port > 65535) giveUp(`PORT is a number from 1 to 65535, and not ${process.env.PORT}.`);
@@ -43,7 +45,7 @@ try {
     .map((name) => [name, process.env[name]]);
   const env = { ...standIns.env, ...Object.fromEntries(own) };
   if (withDemo) loadDemo(cluster.url, env);
-  server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder), env });
+  server = await startServer({ databaseUrl: cluster.url, port, secret: sessionSecret(dataFolder), photosFolder, env });
   console.log(`\nField Nurse is at ${server.url}`);
   if (withDemo) console.log('Demo garden: sign in as  wren@osier-reach.example  with  willow-and-water');
   if (!process.env.SMTP_URL) console.log(`Letters that it sends can be read at ${standIns.mailbox}`);

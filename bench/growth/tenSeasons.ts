@@ -1,6 +1,8 @@
 import type { Session } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Pool } from 'pg';
 import { ApiClient } from '../../apps/server/src/demo/apiClient';
 import { settings } from '../../apps/server/src/testRecords';
@@ -13,7 +15,9 @@ export const account = { email: 'wren@bench.example', password: 'a row of willow
 /** A garden of ten seasons with 200 plantings each on a server of its own: what has to be fast in it is measured there. */
 export async function tenSeasons() {
   const cluster = (await startThrowawayCluster()) as { readonly url: string; stop: () => void };
+  const photosFolder = mkdtempSync(join(tmpdir(), 'field-nurse-bench-'));
   const server = await startServer({
+    photosFolder,
     databaseUrl: cluster.url,
     port: Number(await freePort()),
     secret: 'a secret that only the bench uses, 32 long',
@@ -32,6 +36,7 @@ export async function tenSeasons() {
     pool,
     owner,
     garden,
+    photosFolder,
     /** resident memory of the server, in megabytes */
     residentMb: () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024,
     stop: async () => {
@@ -39,6 +44,7 @@ export async function tenSeasons() {
       server.child.kill();
       await server.ended;
       cluster.stop();
+      rmSync(photosFolder, { recursive: true });
     },
   };
 }

@@ -13,7 +13,7 @@ export async function onDatabase(program) {
   const cluster = given ? { url: given, stop: () => {} } : await clusterInUse(join(dataFolder, 'postgres'));
   try {
     run('node', ['--enable-source-maps', join(dist, program), ...process.argv.slice(2)], {
-      env: { ...builtFiles, DATABASE_URL: cluster.url },
+      env: { ...builtFiles, DATABASE_URL: cluster.url, PHOTOS_FOLDER: process.env.PHOTOS_FOLDER ?? join(dataFolder, 'photos') },
     });
   } catch {
     // It has said why.

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { builtFiles, dist } from './buildAll.mjs';
 import { root, run } from './run.mjs';
@@ -26,19 +27,22 @@ export async function startStandIns(port, smtpPort) {
   return { child, ended: endOf(child), env, mailbox: `${url}/mailbox` };
 }
 
-/** Start the built server and wait until it answers. */
-export async function startServer({ databaseUrl, port, secret, logLevel = 'warn', env = {} }) {
+/** Start the built server and wait until it answers. Where its photos have no folder, they go with the server. */
+export async function startServer({ databaseUrl, port, secret, photosFolder = '', logLevel = 'warn', env = {} }) {
+  const folder = photosFolder || mkdtempSync(join(tmpdir(), 'field-nurse-photos-'));
   const child = startNode('server/main.mjs', {
     ...builtFiles,
     DATABASE_URL: databaseUrl,
     PORT: String(port),
     SESSION_SECRET: secret,
+    PHOTOS_FOLDER: folder,
     LOG_LEVEL: logLevel,
     ...env,
   });
   const url = `http://127.0.0.1:${port}`;
   await untilItAnswers(child, `${url}/api/health`, 'The server');
-  return { url, child, ended: endOf(child) };
+  const ended = endOf(child).then(() => photosFolder || rmSync(folder, { recursive: true, force: true }));
+  return { url, child, ended };
 }
 
 /** With a line to this process: when this one is killed, the line breaks, and what it started stops by itself. */

@@ -6,6 +6,7 @@ const enough = {
   WEB_FOLDER: 'dist/web',
   LIBRARY_FILE: 'dist/library.json',
   MIGRATIONS_FOLDER: 'dist/migrations',
+  PHOTOS_FOLDER: 'photos',
 };
 
 test('what is not said has a sound default', () => {

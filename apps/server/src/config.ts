@@ -10,6 +10,8 @@ const schema = z
     SESSION_SECRET: z.string().min(32),
     WEB_FOLDER: z.string(),
     LIBRARY_FILE: z.string(),
+    /** where pictures are kept; servers of one database share it */
+    PHOTOS_FOLDER: z.string().min(1),
     MIGRATIONS_FOLDER: z.string(),
     /** proxies in front of this server */
     TRUST_PROXY: z.coerce.number().int().min(0).max(10).default(0),

@@ -7,6 +7,7 @@ import type { Db } from './db/client.js';
 import type { Mailer } from './mail/mail.js';
 import type { PartName } from '@field-nurse/library/parts';
 import type { Limits } from './people/limits.js';
+import type { FileStore } from './photos/fileStore.js';
 import type { LabelRegister } from './shelf/registers.js';
 import type { Stations } from './weather/stations.js';
 
@@ -24,6 +25,8 @@ export interface Deps {
   readonly secret: string;
   /** folder of the built pages; none in tests of the API */
   readonly webFolder?: string;
+  /** where pictures are kept */
+  readonly photoFiles: FileStore;
   /** the weather outside */
   readonly stations: Stations;
   /** the plant clinics that can be asked over the net */

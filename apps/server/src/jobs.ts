@@ -22,7 +22,7 @@ export interface Jobs {
  *
  * @param mailer - what takes a letter out of the queue
  */
-export async function startJobs(deps: JobDeps & Pick<Deps, 'pool' | 'log'>, mailer: Mailer): Promise<Jobs> {
+export async function startJobs(deps: JobDeps & Pick<Deps, 'pool' | 'log' | 'photoFiles'>, mailer: Mailer): Promise<Jobs> {
   const levels = { error: 'error', warning: 'warn', info: 'debug', debug: 'trace' } as const;
   const logger = new Logger(() => (level, message) => deps.log[levels[level]](message));
   const runner = await run({
@@ -30,11 +30,11 @@ export async function startJobs(deps: JobDeps & Pick<Deps, 'pool' | 'log'>, mail
     logger,
     concurrency: 1,
     noHandleSignals: true,
-    crontab: [...all.map(({ start }) => `*/20 * * * * ${start}`), '17 * * * * purge'].join('\n'),
+    crontab: [...all.map(({ start }) => `*/20 * * * * ${start}`), '17 * * * * purge', '37 3 * * * removeStrayFiles'].join('\n'),
     taskList: Object.assign({}, ...all.map(({ tasks }) => tasks(deps)), mailTasks(mailer), purgeTasks(deps)) as TaskList,
   });
   const utils = await makeWorkerUtils({ pgPool: deps.pool, logger });
-  for (const { start } of all) await utils.addJob(start, {}, { jobKey: start });
+  for (const start of [...all.map((one) => one.start), 'purge']) await utils.addJob(start, {}, { jobKey: start });
   return {
     addJob: utils.addJob,
     stop: async () => {

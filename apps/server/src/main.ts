@@ -18,6 +18,7 @@ import type { Jobs } from './jobs.js';
 import { queuedMail } from './mail/jobs.js';
 import { noMail, smtp } from './mail/mail.js';
 import { limitsOver } from './people/limits.js';
+import { folderStore } from './photos/fileStore.js';
 import { noStations, stationsOver } from './weather/stations.js';
 
 const giveUp = (error: unknown): never => {
@@ -52,6 +53,7 @@ const deps: Deps = {
   log,
   secret: config.SESSION_SECRET,
   webFolder: config.WEB_FOLDER,
+  photoFiles: folderStore(config.PHOTOS_FOLDER),
   publicUrl: config.PUBLIC_URL?.replace(/\/$/, '') ?? `http://${config.HOST}:${config.PORT}`,
   secureCookies: config.SECURE_COOKIES === 'true',
   proxies: config.TRUST_PROXY,

@@ -1,6 +1,7 @@
 import { lt, sql } from 'drizzle-orm';
 import type { TaskList } from 'graphile-worker';
 import type { Deps } from './deps.js';
+import { movePhotosOut, removePhotosOfDeleted, removeStrayFiles } from './photos/tidyPhotos.js';
 import { passwordResets, rateLimits, sessions } from './people/tables.js';
 import { securityEvents } from './security/tables.js';
 import { endVisits } from './visits/visits.js';
@@ -9,8 +10,11 @@ import { invitations } from './sharing/tables.js';
 const dayMs = 24 * 60 * 60 * 1000;
 const keptDays = { securityEvents: 400, endedInvitations: 90 };
 
+type PurgeDeps = Pick<Deps, 'db' | 'now' | 'photoFiles'>;
+
 /** Clear away what has had its time: sessions, limits, links, and old events. */
-export async function purge({ db, now }: Pick<Deps, 'db' | 'now'>): Promise<void> {
+export async function purge(deps: PurgeDeps): Promise<void> {
+  const { db, now } = deps;
   const ago = (days: number) => new Date(now().getTime() - days * dayMs);
   await db.delete(sessions).where(lt(sessions.expiresAt, now()));
   await db.delete(passwordResets).where(lt(passwordResets.expiresAt, now()));
@@ -18,6 +22,8 @@ export async function purge({ db, now }: Pick<Deps, 'db' | 'now'>): Promise<void
   await db.delete(invitations).where(lt(invitations.expiresAt, ago(keptDays.endedInvitations)));
   await endVisits(db, now());
   await db.delete(securityEvents).where(lt(securityEvents.at, ago(keptDays.securityEvents)));
+  await removePhotosOfDeleted(deps);
+  await movePhotosOut(deps);
 }
 
-export const purgeTasks = (deps: Pick<Deps, 'db' | 'now'>): TaskList => ({ purge: () => purge(deps) });
+export const purgeTasks = (deps: PurgeDeps): TaskList => ({ purge: () => purge(deps), removeStrayFiles: () => removeStrayFiles(deps) });

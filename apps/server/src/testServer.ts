@@ -17,6 +17,7 @@ import { ApiClient } from './demo/apiClient';
 import type { Deps } from './deps';
 import type { Mail } from './mail/mail';
 import { limitsOver } from './people/limits';
+import { memoryStore } from './photos/fileStore';
 import { noClinics } from './clinic/clinics';
 import type { Clinics } from './clinic/clinics';
 import { noRegister } from './shelf/registers';
@@ -74,6 +75,7 @@ export async function startTestServer({
   const pool = openPool(reachedBy ?? url, patience);
   const library = compiledLibrary();
   const letters: Mail[] = [];
+  const photoFiles = memoryStore();
   const app = createApp({
     db: openDb(pool),
     pool,
@@ -83,6 +85,7 @@ export async function startTestServer({
     log: pino({ level: 'silent' }),
     secret: 'x'.repeat(40),
     publicUrl: 'https://garden.test.example',
+    photoFiles,
     secureCookies: false,
     proxies: 0,
     openCalc: true,
@@ -100,6 +103,7 @@ export async function startTestServer({
   return {
     pool,
     library,
+    photoFiles,
     /** what was sent by mail */
     letters,
     address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,

@@ -16,6 +16,8 @@ export const archive = {
   weatherSources: 'weather/sources.json',
   weather: (source: string) => `weather/${source}.csv`,
   photos: 'photos.json',
+  /** photos whose pictures were not found */
+  lostPhotos: 'photos-lost.json',
   photo: (id: string) => `photos/${id}.jpg`,
   schema: 'schema.json',
 } as const;

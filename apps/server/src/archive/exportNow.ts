@@ -5,12 +5,13 @@ import { rename } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
 import { openDb, openPool } from '../db/client.js';
 import { gardens, members } from '../gardens/tables.js';
+import { folderStore } from '../photos/fileStore.js';
 import { membersOf } from '../sharing/memberQueries.js';
 import { writeArchive } from './writeArchive.js';
 
 // Writes the archive of a garden: by its name or id, into a file. Without a name it tells which gardens there are.
-const { DATABASE_URL, LIBRARY_FILE } = process.env;
-if (!DATABASE_URL || !LIBRARY_FILE) throw new Error('Set DATABASE_URL and LIBRARY_FILE.');
+const { DATABASE_URL, LIBRARY_FILE, PHOTOS_FOLDER } = process.env;
+if (!DATABASE_URL || !LIBRARY_FILE || !PHOTOS_FOLDER) throw new Error('Set DATABASE_URL, LIBRARY_FILE and PHOTOS_FOLDER.');
 const [wanted, file] = process.argv.slice(2);
 const pool = openPool(DATABASE_URL);
 const db = openDb(pool);
@@ -35,7 +36,10 @@ try {
     // A file that is there is a whole one.
     const known = library.parse(JSON.parse(readFileSync(LIBRARY_FILE, 'utf8')));
     await pipeline(
-      writeArchive(db, known, found[0]!.id, { exportedAt: new Date().toISOString(), people }),
+      writeArchive({ db, library: known, photoFiles: folderStore(PHOTOS_FOLDER) }, found[0]!.id, {
+        exportedAt: new Date().toISOString(),
+        people,
+      }),
       createWriteStream(`${file}.part`),
     );
     await rename(`${file}.part`, file);

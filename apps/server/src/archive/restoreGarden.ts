@@ -4,7 +4,8 @@ import { and, eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { clinicReports } from '../clinic/tables.js';
-import type { Db } from '../db/client.js';
+import type { Deps } from '../deps.js';
+import type { FileStore } from '../photos/fileStore.js';
 import { changes, gardens, members } from '../gardens/tables.js';
 import { ApiError } from '../http/apiError.js';
 import { people } from '../people/tables.js';
@@ -73,7 +74,7 @@ export interface Restored {
  * @throws ApiError that names the file and the line that is wrong
  */
 export async function restoreGarden(
-  db: Db,
+  { db, photoFiles }: Pick<Deps, 'db' | 'photoFiles'>,
   path: string,
   person: { readonly id: string },
   { as, now }: { readonly as?: string | undefined; readonly now: Date },
@@ -84,7 +85,7 @@ export async function restoreGarden(
     const gardenId = as ?? about.garden.id;
     return await db.transaction(async (tx) => {
       const isNew = await openGarden(tx, gardenId, about, person.id);
-      const restore = new Restoring(tx, zip, gardenId, { isNew, person: person.id, now });
+      const restore = new Restoring(tx, photoFiles, zip, gardenId, { isNew, person: person.id, now });
       return await restore.all(about.garden.lastSequence);
     });
   } finally {
@@ -125,14 +126,16 @@ interface Circumstances {
 
 class Restoring {
   readonly #tx: Tx;
+  readonly #photoFiles: FileStore;
   readonly #zip: ZipFile;
   readonly #gardenId: string;
   readonly #about: Circumstances;
   /** whether somebody whom the archive names is known here, too */
   readonly #isKnown = new Map<string, boolean>();
 
-  constructor(tx: Tx, zip: ZipFile, gardenId: string, about: Circumstances) {
+  constructor(tx: Tx, photoFiles: FileStore, zip: ZipFile, gardenId: string, about: Circumstances) {
     this.#tx = tx;
+    this.#photoFiles = photoFiles;
     this.#zip = zip;
     this.#gardenId = gardenId;
     this.#about = about;
@@ -149,7 +152,7 @@ class Restoring {
     }
     await this.#clinicReports();
     await restoreWeather(this.#tx, this.#zip, this.#gardenId);
-    return { garden: this.#gardenId, records, photos: await restorePhotos(this.#tx, this.#zip, this.#gardenId) };
+    return { garden: this.#gardenId, records, photos: await restorePhotos(this.#tx, this.#photoFiles, this.#zip, this.#gardenId) };
   }
 
   async #records(subject: Subject): Promise<number> {

@@ -3,11 +3,12 @@ import { existsSync } from 'node:fs';
 import { migrateDatabase } from '../db/migrate.js';
 import { openDb, openPool } from '../db/client.js';
 import { people } from '../people/tables.js';
+import { folderStore } from '../photos/fileStore.js';
 import { restoreGarden } from './restoreGarden.js';
 
 // Brings a garden back from its archive, for somebody who has an account here.
-const { DATABASE_URL, MIGRATIONS_FOLDER } = process.env;
-if (!DATABASE_URL || !MIGRATIONS_FOLDER) throw new Error('Set DATABASE_URL and MIGRATIONS_FOLDER.');
+const { DATABASE_URL, MIGRATIONS_FOLDER, PHOTOS_FOLDER } = process.env;
+if (!DATABASE_URL || !MIGRATIONS_FOLDER || !PHOTOS_FOLDER) throw new Error('Set DATABASE_URL, MIGRATIONS_FOLDER and PHOTOS_FOLDER.');
 const [file, email, as] = process.argv.slice(2);
 await migrateDatabase(DATABASE_URL, MIGRATIONS_FOLDER);
 const pool = openPool(DATABASE_URL);
@@ -18,7 +19,10 @@ try {
     console.error(`${whyNot()}\n  npm run restore -- <file.zip> <e-mail address> [new id]`);
     process.exitCode = 1;
   } else {
-    const { garden, records, photos } = await restoreGarden(db, file, person, { as, now: new Date() });
+    const { garden, records, photos } = await restoreGarden({ db, photoFiles: folderStore(PHOTOS_FOLDER) }, file, person, {
+      as,
+      now: new Date(),
+    });
     console.log(`Garden ${garden}: ${records} records and ${photos} photos came back.`);
   }
 } catch (error) {

@@ -2,6 +2,8 @@ import { eq, inArray } from 'drizzle-orm';
 import sharp from 'sharp';
 import { z } from 'zod';
 import { gardens } from '../gardens/tables.js';
+import type { FileStore } from '../photos/fileStore.js';
+import { writePhoto } from '../photos/photoFiles.js';
 import { photos } from '../photos/tables.js';
 import { refuseBeyondQuota } from '../records/quotas.js';
 import type { Tx } from '../records/recordStore.js';
@@ -19,7 +21,7 @@ const photoSchema = z.object({
 const mostBytesOfPhoto = 12_000_000;
 
 /** Photos that are not here yet. @returns how many came */
-export async function restorePhotos(tx: Tx, zip: ZipFile, gardenId: string): Promise<number> {
+export async function restorePhotos(tx: Tx, files: FileStore, zip: ZipFile, gardenId: string): Promise<number> {
   if (!zip.has(archive.photos)) return 0;
   const listed = parsed(z.array(photoSchema), await zip.json(archive.photos), archive.photos);
   const here = new Set((await tx.select({ id: photos.id }).from(photos).where(eq(photos.gardenId, gardenId))).map((one) => one.id));
@@ -33,7 +35,8 @@ export async function restorePhotos(tx: Tx, zip: ZipFile, gardenId: string): Pro
       .catch(() => ({ format: undefined, exif: undefined }));
     if (format !== 'jpeg' || exif) throw notAnArchive(`${name} is not a photo as it is kept here.`);
     bytes += image.length;
-    await tx.insert(photos).values({ gardenId: gardenId, id: photo, image, width, height, addedAt: new Date(addedAt) });
+    await tx.insert(photos).values({ gardenId, id: photo, width, height, addedAt: new Date(addedAt) });
+    await writePhoto(files, gardenId, photo, image);
   }
   const [garden] = await tx
     .select()

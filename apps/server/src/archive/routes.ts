@@ -29,7 +29,7 @@ export function archiveRoutes(router: Router, deps: Deps): void {
     await note(db, { at: deps.now(), kind: 'garden-downloaded', gardenId: garden, by: person.name, about: settings.name, address: ctx.ip });
     ctx.attachment(`${settings.name}.zip`);
     ctx.type = endpoints.downloadGarden.answerType;
-    return writeArchive(db, deps.library, garden, { exportedAt: deps.now().toISOString(), people }) as never;
+    return writeArchive(deps, garden, { exportedAt: deps.now().toISOString(), people }) as never;
   });
 
   serve(router, deps, endpoints.restoreGarden, async ({ query, access, ctx }) => {
@@ -38,7 +38,7 @@ export function archiveRoutes(router: Router, deps: Deps): void {
     try {
       const file = join(folder, 'garden.zip');
       await keepUpload(ctx.req, file);
-      const { garden, records, photos } = await restoreGarden(db, file, person, { as: query.as, now: deps.now() });
+      const { garden, records, photos } = await restoreGarden(deps, file, person, { as: query.as, now: deps.now() });
       const summary = await gardenById(db, garden, person.id);
       await note(db, {
         at: deps.now(),

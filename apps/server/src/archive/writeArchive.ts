@@ -1,15 +1,16 @@
 import { gardenSettings, tableName } from '@field-nurse/contract';
-import type { Library } from '@field-nurse/library';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { PassThrough } from 'node:stream';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
 import { clinicReports } from '../clinic/tables.js';
-import type { Db } from '../db/client.js';
+import type { Deps } from '../deps.js';
 import { changes, gardens } from '../gardens/tables.js';
 import { gardenLibrary } from '../library/gardenLibrary.js';
 import { people } from '../people/tables.js';
+import type { FileStore } from '../photos/fileStore.js';
+import { readPhoto } from '../photos/photoFiles.js';
 import { photos } from '../photos/tables.js';
 import { recordJson } from '../records/recordJson.js';
 import type { Tx } from '../records/recordStore.js';
@@ -22,21 +23,22 @@ import { archive, recordSchema, subjectsInOrder, weatherColumns } from './archiv
 // So many rows are in memory at once.
 const page = 1000;
 
+type ArchiveDeps = Pick<Deps, 'db' | 'library' | 'photoFiles'>;
+
 /**
  * Everything in a garden as a zip: settings and people, every record and its history, the weather, the photos, and the JSON Schema of it all. One
  * state of the garden, and made while it is sent: a large garden needs no more memory than a small one.
  *
- * @param library - for the names in the tables
  * @param about - people, and who asked for it
  */
-export function writeArchive(db: Db, library: Library, gardenId: string, about: object): Readable {
+export function writeArchive({ db, library, photoFiles }: ArchiveDeps, gardenId: string, about: object): Readable {
   const out = new PassThrough();
   const zip = new Zip((error, chunk, last) => {
     if (error) out.destroy(error);
     else if (last) out.end(chunk);
     else out.write(chunk);
   });
-  const whole = db.transaction((tx) => fill(tx, new Entries(zip, out), library, gardenId, about), {
+  const whole = db.transaction((tx) => fill(tx, new Entries(zip, out), { library, photoFiles }, gardenId, about), {
     isolationLevel: 'repeatable read',
     accessMode: 'read only',
   });
@@ -100,7 +102,13 @@ class Entries {
   }
 }
 
-async function fill(tx: Tx, entries: Entries, library: Library, gardenId: string, about: object): Promise<void> {
+async function fill(
+  tx: Tx,
+  entries: Entries,
+  { library, photoFiles }: Omit<ArchiveDeps, 'db'>,
+  gardenId: string,
+  about: object,
+): Promise<void> {
   const [garden] = await tx.select().from(gardens).where(eq(gardens.id, gardenId));
   const { id, fixedNow, createdAt, lastSequence, photoCount: _, photoBytes: __, recordCount: ___, ...settings } = garden!;
   await entries.json(archive.about, {
@@ -146,7 +154,7 @@ async function fill(tx: Tx, entries: Entries, library: Library, gardenId: string
     reports.map(({ gardenId: _of, ...report }) => report),
   );
   await writeWeather(tx, entries, gardenId);
-  await writePhotos(tx, entries, gardenId);
+  await writePhotos(tx, photoFiles, entries, gardenId);
 }
 
 /** Rows in pages, each from where the one before ended. */
@@ -228,18 +236,19 @@ async function writeWeather(tx: Tx, entries: Entries, gardenId: string): Promise
   }
 }
 
-async function writePhotos(tx: Tx, entries: Entries, gardenId: string): Promise<void> {
+async function writePhotos(tx: Tx, files: FileStore, entries: Entries, gardenId: string): Promise<void> {
   const rows = await tx
     .select({ id: photos.id, width: photos.width, height: photos.height, addedAt: photos.addedAt })
     .from(photos)
     .where(eq(photos.gardenId, gardenId))
     .orderBy(photos.id);
-  await entries.json(archive.photos, rows);
-  for (const { id } of rows) {
-    const [photo] = await tx
-      .select({ image: photos.image })
-      .from(photos)
-      .where(and(eq(photos.gardenId, gardenId), eq(photos.id, id)));
-    if (photo) await entries.bytes(archive.photo(id), photo.image);
+  // A picture that was lost from the store keeps nobody from taking the rest home.
+  const [kept, lost]: [typeof rows, typeof rows] = [[], []];
+  for (const row of rows) {
+    const image = await readPhoto(tx, files, gardenId, row.id);
+    if (image) await entries.bytes(archive.photo(row.id), image);
+    (image ? kept : lost).push(row);
   }
+  await entries.json(archive.photos, kept);
+  if (lost.length > 0) await entries.json(archive.lostPhotos, lost);
 }

@@ -146,7 +146,16 @@ test('what is on its way is asked after by itself', async () => {
   answer = found;
   const { pool, library } = server;
   const now = () => new Date('2026-07-18T09:30:00Z');
-  const deps = { pool, db: openDb(pool), library, calculator: directCalculator(library), stations: noStations, clinics, now };
+  const deps = {
+    pool,
+    db: openDb(pool),
+    library,
+    photoFiles: server.photoFiles,
+    calculator: directCalculator(library),
+    stations: noStations,
+    clinics,
+    now,
+  };
   const jobs = await startJobs({ ...deps, log: pino({ level: 'silent' }) }, noMail);
   try {
     for (let tries = 0; tries < 200 && (await reportOf(id))?.status !== 'reported'; tries++)

@@ -19,6 +19,7 @@ import { gardens, members } from '../gardens/tables.js';
 import { noMail } from '../mail/mail.js';
 import { limitsOver } from '../people/limits.js';
 import { people } from '../people/tables.js';
+import { memoryStore } from '../photos/fileStore.js';
 import { copyGarden } from '../visits/copyGarden.js';
 import { hasTemplate, templateId } from '../visits/visits.js';
 import { noStations, stationsOver } from '../weather/stations.js';
@@ -107,6 +108,8 @@ async function withServer(
     log: pino({ level: 'error' }),
     secret: randomBytes(32).toString('hex'),
     publicUrl: 'http://127.0.0.1',
+    // There is no picture in it.
+    photoFiles: memoryStore(),
     secureCookies: false,
     proxies: 0,
     openCalc: true,

@@ -55,6 +55,9 @@ export const gardens = pgTable(
   ],
 );
 
+/** Gardens that were deleted and whose pictures have still to go from the file store. */
+export const deletedGardens = pgTable('deleted_gardens', { garden: uuid('garden').primaryKey() });
+
 export const members = pgTable(
   'members',
   {

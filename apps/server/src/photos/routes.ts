@@ -9,6 +9,7 @@ import { takeTurn } from '../records/changeLog.js';
 import { refuseBeyondQuota } from '../records/quotas.js';
 import { gardens } from '../gardens/tables.js';
 import { cleanPhoto } from './cleanPhoto.js';
+import { readPhoto, readSmallPhoto, writePhoto } from './photoFiles.js';
 import { photos } from './tables.js';
 
 const { maxBytes } = endpoints.writePhoto.upload;
@@ -16,7 +17,7 @@ const dayMs = 24 * 60 * 60 * 1000;
 
 /** Photos of a garden. A photo that was already kept under its id is kept once. */
 export function photoRoutes(router: Router, deps: Deps): void {
-  const { db } = deps;
+  const { db, photoFiles } = deps;
   const row = ({ garden, photo }: { garden: string; photo: string }) => and(eq(photos.gardenId, garden), eq(photos.id, photo));
 
   serve(router, deps, endpoints.writePhoto, async ({ params, access, ctx }) => {
@@ -37,19 +38,21 @@ export function photoRoutes(router: Router, deps: Deps): void {
       refuseBeyondQuota('photoBytes', photoBytes);
       const added = await tx
         .insert(photos)
-        .values({ gardenId, id, image, width, height, personId: access.person!.id, addedAt: deps.now() })
+        .values({ gardenId, id, width, height, personId: access.person!.id, addedAt: deps.now() })
         .onConflictDoNothing()
         .returning({ id: photos.id });
-      if (added.length > 0) await tx.update(gardens).set({ photoCount, photoBytes }).where(eq(gardens.id, gardenId));
+      if (added.length === 0) return;
+      await tx.update(gardens).set({ photoCount, photoBytes }).where(eq(gardens.id, gardenId));
+      await writePhoto(photoFiles, gardenId, id, image);
     });
     return { id, width, height };
   });
 
-  serve(router, deps, endpoints.photo, async ({ params, ctx }) => {
-    const [kept] = await db.select({ image: photos.image }).from(photos).where(row(params));
-    if (!kept) throw notFound('This photo');
+  serve(router, deps, endpoints.photo, async ({ params: { garden, photo }, query: { size }, ctx }) => {
+    const image = await (size === 'small' ? readSmallPhoto : readPhoto)(db, photoFiles, garden, photo);
+    if (!image) throw notFound('This photo');
     ctx.type = endpoints.photo.answerType;
     ctx.set('Cache-Control', `private, max-age=${(365 * dayMs) / 1000}, immutable`);
-    return kept.image;
+    return image;
   });
 }

@@ -12,7 +12,8 @@ export const photos = pgTable(
       .notNull()
       .references(() => gardens.id, { onDelete: 'cascade' }),
     id: uuid('id').notNull(),
-    image: bytes('image').notNull(),
+    /** the picture, as earlier versions kept it; those of today are in the file store */
+    image: bytes('image'),
     width: integer('width').notNull(),
     height: integer('height').notNull(),
     /** nobody once the account is deleted */

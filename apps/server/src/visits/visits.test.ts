@@ -80,9 +80,9 @@ describe('with one', () => {
     const client = await stranger();
     const { gardens } = await visit(client);
     const db = openDb(server.pool);
-    await purge({ db, now: () => new Date('2026-07-19T09:00:00Z') });
+    await purge({ db, photoFiles: server.photoFiles, now: () => new Date('2026-07-19T09:00:00Z') });
     expect(await client.status('get', `/api/v1/gardens/${gardens[0]!.id}`)).toBe(200);
-    await purge({ db, now: () => new Date('2026-07-19T09:31:00Z') });
+    await purge({ db, photoFiles: server.photoFiles, now: () => new Date('2026-07-19T09:31:00Z') });
     expect(await client.status('get', `/api/v1/gardens/${gardens[0]!.id}`)).toBe(401);
     const { rows } = await server.pool.query<{ id: string }>(`select id from gardens where name = 'Reach'`);
     expect(rows).toEqual([{ id: templateId }]);

@@ -41,6 +41,7 @@ const depsOf = () => ({
   pool: server.pool,
   db: openDb(server.pool),
   library: server.library,
+  photoFiles: server.photoFiles,
   calculator: directCalculator(server.library),
   stations,
   clinics: noClinics,

@@ -59,9 +59,10 @@ export const recordsEndpoints = {
   photo: define({
     method: 'get',
     path: '/api/v1/gardens/{garden}/photos/{photo}',
-    summary: 'A photo',
+    summary: 'A photo, whole or small',
     access: 'garden-read',
     params: photoParams,
+    query: z.strictObject({ size: z.enum(['whole', 'small']).default('whole') }),
     answerType: 'image/jpeg',
     answer: z.custom<Uint8Array>(),
   }),

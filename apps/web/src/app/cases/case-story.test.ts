@@ -17,7 +17,7 @@ const story = caseStory({
   decisions: [{ decidedOn: '2026-07-01', intervention: 'soap' } as Decision],
   applications: [{ appliedAt: '2026-07-03T23:30:00Z', intervention: 'soap' } as Applied],
   samples: [],
-  assessments: [{ assessedOn: '2026-07-09', severity: 10 } as Assessment],
+  assessments: [{ assessedOn: '2026-07-09', severity: 10, photos: ['leaf'] } as Assessment],
   timeZone: 'Europe/London',
 });
 
@@ -28,6 +28,10 @@ test('days are in order, and what happened on a day in the order of the work', (
 
 test('an application belongs to its day on the garden’s clock', () => {
   expect(story[2]!.events).toEqual([{ kind: 'treated', on: '2026-07-04', intervention: 'soap' }]);
+});
+
+test('the photos of a look stand on its day', () => {
+  expect(story[3]!.events).toEqual([{ kind: 'looked', on: '2026-07-09', severity: 10, photos: ['leaf'] }]);
 });
 
 test('what was struck is no part of the story, an old scar is', () => {

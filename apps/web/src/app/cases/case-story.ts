@@ -13,7 +13,7 @@ export type StoryEvent =
   | { readonly kind: 'sent'; readonly on: string; readonly clinic: string }
   | { readonly kind: 'lost'; readonly on: string; readonly clinic: string }
   | { readonly kind: 'tested'; readonly on: string; readonly condition: string; readonly result: ClinicResult['result'] }
-  | { readonly kind: 'looked'; readonly on: string; readonly severity: number };
+  | { readonly kind: 'looked'; readonly on: string; readonly severity: number; readonly photos: readonly string[] };
 
 export interface CaseRecords {
   readonly one: Case;
@@ -53,7 +53,7 @@ export function caseStory({
     ...decisions.map(({ decidedOn, intervention }) => ({ kind: 'decided' as const, on: decidedOn, intervention })),
     ...applications.map(({ appliedAt, intervention }) => ({ kind: 'treated' as const, on: dayAt(appliedAt, timeZone), intervention })),
     ...samples.flatMap(eventsOfSample),
-    ...assessments.map(({ assessedOn, severity }) => ({ kind: 'looked' as const, on: assessedOn, severity })),
+    ...assessments.map(({ assessedOn, severity, photos }) => ({ kind: 'looked' as const, on: assessedOn, severity, photos })),
     ...(one.closedOn ? [{ kind: 'closed' as const, on: one.closedOn }] : []),
   ];
   const days = [...new Set(events.map(({ on }) => on))].sort();

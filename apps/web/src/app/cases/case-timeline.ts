@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { ClinicSamples } from '../clinic/clinic-samples';
 import { resultWords } from '../clinic/clinic-words';
+import { PhotoTaker } from '../gardens/photo-taker';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
@@ -10,6 +11,7 @@ import type { StoryEvent } from './case-story';
 /** The case by days: what was found, what it was taken for and why, what was done. So that a wrong turn can be traced. */
 @Component({
   selector: 'fn-case-timeline',
+  imports: [PhotoTaker],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     section {
@@ -53,6 +55,8 @@ import type { StoryEvent } from './case-story';
                   {{ words(event) }}
                   @if (event.kind === 'taken-for' && event.why) {
                     <span class="why fn-small">{{ event.why }}</span>
+                  } @else if (event.kind === 'looked' && event.photos.length > 0) {
+                    <fn-photo-taker [photos]="event.photos" [readonly]="true" />
                   }
                 </li>
               }

@@ -3,8 +3,8 @@ import { effect, inject, signal } from '@angular/core';
 import { Offline } from '../offline/offline';
 import { Garden } from './garden';
 
-/** Addresses of pictures by their ids: on this device while they wait to be sent, or at the server. Call it where things are injected. */
-export function photoAddresses(photos: Signal<readonly string[]>): Signal<ReadonlyMap<string, string>> {
+/** Addresses of pictures by their ids: on this device while they wait to be sent, or at the server in the size asked for. Call it where things are injected. */
+export function photoAddresses(photos: Signal<readonly string[]>, size: 'whole' | 'small' = 'whole'): Signal<ReadonlyMap<string, string>> {
   const [offline, garden] = [inject(Offline), inject(Garden)];
   const addresses = signal<ReadonlyMap<string, string>>(new Map());
   effect((onCleanup) => {
@@ -12,7 +12,7 @@ export function photoAddresses(photos: Signal<readonly string[]>): Signal<Readon
     let current = true;
     const find = async (id: string) => {
       const image = await offline.photo(id);
-      const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${garden.summary().id}/photos/${id}`;
+      const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${garden.summary().id}/photos/${id}?size=${size}`;
       if (image) made.push(url);
       if (current) addresses.update((known) => new Map([...known, [id, url]]));
     };
