@@ -25,6 +25,7 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
   await client.send('post', '/api/v1/gardens', { id: gardenId, settings: demoSettings });
 
   const write = writer(client, gardenId, nextId);
+  const partId = idsFrom(seededRandom(1407));
   const placeIds = new Map<string, string>();
   for (const [key, place] of Object.entries(demoPlaces)) placeIds.set(key, await write('places', place));
   const plantingIds = new Map<string, string>();
@@ -49,7 +50,7 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
   const packs = await fillShelf(client, gardenId);
   const caseIds = new Map<string, string>();
   for (const sketch of demoCases)
-    caseIds.set(sketch.planting, await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, packs, write));
+    caseIds.set(sketch.planting, await fillCase(sketch, plantingIds.get(sketch.planting)!, clinic, packs, write, partId));
   await fillTraps(placeIds, write);
   await fillRounds(plantingIds, write);
   await fillPreventionTasks(library, placeIds, write);
@@ -136,8 +137,11 @@ async function fillCase(
   clinic: ClinicOffer | undefined,
   packs: ReadonlyMap<string, string>,
   write: Write,
+  id: () => string,
 ): Promise<string> {
+  const parts = (sketch.parts ?? []).map((part) => ({ ...part, id: id(), strips: [...part.strips] }));
   const caseId = await write('cases', {
+    parts,
     plantingId,
     openedOn: sketch.opened,
     words: sketch.words,
@@ -193,11 +197,13 @@ async function fillCase(
       reportedOn: null,
       note: '',
     });
-  for (const { on, severity, count, counts = [], growth, next = null, note = '' } of sketch.looks ?? [])
+  for (const { on, part, plant = null, severity, count, counts = [], growth, next = null, note = '' } of sketch.looks ?? [])
     await write('assessments', {
       caseId,
       plantingId,
       assessedOn: on,
+      partId: part === undefined ? null : parts[part]!.id,
+      plant,
       severity,
       count: count ?? (counts.length > 0 ? counts.reduce((sum, one) => sum + one, 0) : null),
       counts: [...counts],

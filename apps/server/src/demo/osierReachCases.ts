@@ -31,8 +31,13 @@ export interface CaseSketch {
   }[];
   /** sent to the plant clinic */
   readonly sample?: { registered: string; sent: string; for: readonly string[]; material: Written<'clinicSamples'>['material'] };
+  /** what is compared: treated and left alone, by strips along the planting */
+  readonly parts?: readonly { name: string; intervention: string | null; plants: number; strips: readonly number[] }[];
   readonly looks?: readonly {
     on: string;
+    /** which of the parts, counted from 0; which single plant */
+    part?: number;
+    plant?: number;
     severity: number;
     count?: number;
     /** on each plant, in the order of looking */
@@ -43,6 +48,10 @@ export interface CaseSketch {
   }[];
   readonly closed?: { on: string; outcome: NonNullable<Written<'cases'>['outcome']>; note: string };
 }
+
+/** Looks at single plants on a day. @param severities - percent by the number of the plant */
+const follow = (on: string, severities: Readonly<Record<number, number>>) =>
+  Object.entries(severities).map(([plant, severity]) => ({ on, plant: Number(plant), severity, growth: 'clean' as const }));
 
 export const demoCases: readonly CaseSketch[] = [
   {
@@ -205,8 +214,10 @@ export const demoCases: readonly CaseSketch[] = [
     looks: [
       { on: '2026-06-27', severity: 18, count: 40, growth: 'marked' },
       { on: '2026-07-04', severity: 24, count: 52, growth: 'marked' },
+      ...follow('2026-07-04', { 2: 20, 6: 26, 9: 30, 11: 22, 15: 24 }),
       { on: '2026-07-10', severity: 21, count: 19, growth: 'marked', note: 'Predators on most leaves.' },
       { on: '2026-07-15', severity: 19, count: 6, growth: 'clean', next: '2026-07-19' },
+      ...follow('2026-07-15', { 2: 14, 6: 17, 9: 29, 11: 13, 15: 16 }),
     ],
   },
   {
@@ -335,7 +346,16 @@ export const demoCases: readonly CaseSketch[] = [
         why: 'blooms for cutting are marked',
       },
     ],
-    looks: [{ on: '2026-07-14', severity: 11, count: 26, growth: 'unknown', next: '2026-07-18' }],
+    parts: [
+      { name: 'Pots', intervention: 'earwig-pots', plants: 21, strips: [2, 3, 6] },
+      { name: 'No pots', intervention: null, plants: 21, strips: [1, 4, 5] },
+    ],
+    looks: [
+      { on: '2026-07-14', part: 0, severity: 12, counts: [3, 1, 4, 2, 3, 1, 0], growth: 'unknown' },
+      { on: '2026-07-14', part: 1, severity: 10, counts: [2, 3, 0, 4, 1, 2, 0], growth: 'unknown' },
+      { on: '2026-07-17', part: 0, severity: 9, counts: [1, 0, 2, 1, 1, 0, 1], growth: 'unknown' },
+      { on: '2026-07-17', part: 1, severity: 12, counts: [3, 2, 4, 1, 2, 3, 2], growth: 'unknown', next: '2026-07-20' },
+    ],
   },
   {
     planting: 'roses',

@@ -1,6 +1,7 @@
 // The plan
 export { boundsOf, centreOf, containsPoint, corners, movedBy, planArea, snapShift } from './shape.js';
 export type { Bounds, PlanShape, Point, Rectangle } from './shape.js';
+export { plantSpot, rowsOf, stripsOf } from './rows.js';
 export { layOutIn, layOutUndrawn } from './layOut.js';
 
 // The round

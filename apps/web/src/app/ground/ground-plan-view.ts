@@ -23,6 +23,7 @@ import type { PlanItem, PlanPoint } from './ground-plan';
 import { asKind, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
 import type { PlantingMarks } from './plan-marks';
+import { trialOn, trialWords } from './plan-trial';
 import { growingOn, middleOf, planShapes, usedOn } from '../gardens/plan-shapes';
 
 const layers = [
@@ -30,6 +31,7 @@ const layers = [
   { id: 'rests', word: 'Rests' },
   { id: 'traps', word: 'Traps' },
   { id: 'looks', word: 'Looks due' },
+  { id: 'trials', word: 'Trials' },
 ] as const;
 type Layer = (typeof layers)[number]['id'];
 
@@ -54,13 +56,26 @@ export class PlanView {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly plan = viewChild.required(Plan);
-  protected readonly layers = computed(() => layers.filter(({ id }) => id !== 'traps' || this.garden.traps().length > 0));
+  protected readonly layers = computed(() =>
+    layers.filter(({ id }) => (id !== 'traps' || this.garden.traps().length > 0) && (id !== 'trials' || this.hasTrials())),
+  );
+  /** something is compared on this day */
+  protected readonly hasTrials = computed(() => this.#trials().size > 0);
+  readonly #trials = computed(
+    () =>
+      new Map(
+        this.garden.plantings().flatMap((planting) => {
+          const trial = trialOn(this.day(), planting, { cases: this.garden.cases(), assessments: this.garden.assessments() });
+          return trial ? [[planting.id, trial] as const] : [];
+        }),
+      ),
+  );
   protected readonly shapeKinds = shapeKinds;
   protected readonly legend = Object.entries(healthMarks).map(([status, mark]) => ({
     mark,
     word: (statusWords[status] ?? status).toLowerCase(),
   }));
-  protected readonly shown = signal<ReadonlySet<Layer>>(new Set(['health', 'rests', 'traps', 'looks']));
+  protected readonly shown = signal<ReadonlySet<Layer>>(new Set(layers.map(({ id }) => id)));
   protected readonly editing = signal(false);
   protected readonly chosen = signal<string | null>(null);
   protected readonly fault = signal('');
@@ -239,13 +254,15 @@ export class PlanView {
     });
     const name = this.library.hostName(planting.host);
     const due = shown.has('looks') && this.isToday() && this.#dueNow().has(planting.id);
+    const trial = shown.has('trials') ? this.#trials().get(planting.id) : undefined;
     const health = shown.has('health') ? marks.health : 'well';
     return {
       id: planting.id,
       subject: 'plantings',
       shape,
       label: name,
-      said: `${name} ${planting.cultivar}: ${healthWord(marks)}${due ? ', wants a look' : ''}${marks.keepOut ? ', keep out' : ''}`,
+      said: `${name} ${planting.cultivar}: ${healthWord(marks)}${due ? ', wants a look' : ''}${marks.keepOut ? ', keep out' : ''}${trial ? `; ${trialWords(trial)}` : ''}`,
+      trial,
       rows: planting.rows,
       state: health,
       mark: health === 'well' ? null : (healthMarks[health === 'sick' ? 'first-look' : health] ?? null),

@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { Shape } from '@field-nurse/contract';
-import { boundsOf, corners, centreOf } from '@field-nurse/core/ground';
+import { boundsOf, corners, centreOf, plantSpot, rowsOf, stripsOf } from '@field-nurse/core/ground';
 import type { Bounds, PlanShape, Point } from '@field-nurse/core/ground';
 import { drag, pointer, select, zoom, zoomIdentity } from 'd3';
 import type { D3DragEvent, D3ZoomEvent, ZoomBehavior, ZoomTransform } from 'd3';
@@ -32,6 +32,17 @@ export interface PlanItem {
   /** path of the mark in a box of 18 */
   readonly mark: string | null;
   readonly badge: string;
+  readonly trial?: PlanTrial | undefined;
+}
+
+/** What is compared within a planting: strips that are treated or left alone, and plants that are followed one by one. */
+export interface PlanTrial {
+  /** along the planting; none: it has no strips */
+  readonly strips: readonly ('treated' | 'alone')[];
+  readonly plants: readonly { readonly plant: number; readonly lags: boolean }[];
+  readonly rows: number;
+  /** how many plants there are */
+  readonly of: number;
 }
 
 /** A small thing at a point: a trap. */
@@ -103,6 +114,7 @@ export class Plan {
         shape,
         path: pathOf(shape),
         rows: rowLines(shape, item.rows),
+        trial: item.trial && trialOf(shape, item.trial),
         fits,
         text: { x: middle.x + markM / 2, y: middle.y },
         mark: `translate(${left + markM * 0.15} ${middle.y - markM / 2}) scale(${markM / 22})`,
@@ -233,13 +245,27 @@ function pathOf(shape: PlanShape): string {
 function rowLines(shape: PlanShape, rows: number): string {
   const most = 24;
   if (shape.kind !== 'rectangle' || rows < 2) return '';
-  const [a, b, c, d] = corners(shape) as [Point, Point, Point, Point];
-  const long = shape.width >= shape.depth;
-  const between = (from: Point, to: Point, share: number) =>
-    `${(from.x + (to.x - from.x) * share).toFixed(3)} ${(from.y + (to.y - from.y) * share).toFixed(3)}`;
-  const count = Math.min(rows, most);
-  return Array.from({ length: count }, (_, i) => {
-    const share = (i + 0.5) / count;
-    return long ? `M${between(a, d, share)}L${between(b, c, share)}` : `M${between(a, b, share)}L${between(d, c, share)}`;
-  }).join('');
+  return rowsOf(shape, Math.min(rows, most))
+    .map(([from, to]) => `M${from.x.toFixed(3)} ${from.y.toFixed(3)}L${to.x.toFixed(3)} ${to.y.toFixed(3)}`)
+    .join('');
+}
+
+/** The strips of a trial, and the plants that are followed. */
+function trialOf(shape: PlanShape, { strips, plants, rows, of }: PlanTrial) {
+  if (shape.kind !== 'rectangle') return { strips: [], plants: [] };
+  return {
+    strips: stripsOf(shape, strips.length).map((points, i) => {
+      const middle = { x: (points[0].x + points[2].x) / 2, y: (points[0].y + points[2].y) / 2 };
+      return {
+        number: i + 1,
+        middle,
+        isAlone: strips[i] === 'alone',
+        path: pathOf({ kind: 'outline', points: points.map(({ x, y }) => [x, y]) }),
+      };
+    }),
+    plants: plants.flatMap(({ plant, lags }) => {
+      const spot = plantSpot(shape, rows, of, plant);
+      return spot ? [{ plant, lags, spot }] : [];
+    }),
+  };
 }

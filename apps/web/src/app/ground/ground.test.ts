@@ -3,6 +3,7 @@ import { applied, assessment, place, sickness } from '../testing/test-garden';
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
 import { asKind, dragged, handles, pulled, turnedBy } from './plan-edit';
 import { marksOn, trapSpotOn } from './plan-marks';
+import { trialOn, trialWords } from './plan-trial';
 
 const bed = { kind: 'rectangle' as const, x: 5, y: 2, width: 10, depth: 2, turn: 0 };
 const round = { kind: 'circle' as const, x: 0, y: 0, radius: 2 };
@@ -136,5 +137,40 @@ describe('GeoJSON', () => {
   test('a long name is kept within their length', () => {
     const long = out(bed).replace('Long bed', 'x'.repeat(500));
     expect(fromGeoJson(long)[0]!.name).toHaveLength(120);
+  });
+});
+
+describe('what is compared on a planting', () => {
+  const part = (name: string, intervention: string | null, strips: number[]) => ({ id: name, name, intervention, plants: null, strips });
+  const divided = { ...sickness, parts: [part('a', 'sulphur', [2, 3]), part('b', null, [1, 4])] };
+  const look = (plant: number, assessedOn: string, severity: number) => ({
+    ...assessment,
+    id: `${plant} ${assessedOn}`,
+    plant,
+    assessedOn,
+    severity,
+  });
+  const leeks = { id: sickness.plantingId, rows: 2, plants: 12 };
+
+  test('strips stand in their order, whoever has them; closed or not yet open there are none', () => {
+    const records = { cases: [divided], assessments: [] };
+    expect(trialOn('2026-07-10', leeks, records)).toEqual({
+      strips: ['alone', 'treated', 'treated', 'alone'],
+      plants: [],
+      rows: 2,
+      of: 12,
+    });
+    expect(trialOn('2026-06-01', leeks, records)).toBeUndefined();
+    expect(trialOn('2026-07-10', leeks, { ...records, cases: [sickness] })).toBeUndefined();
+  });
+
+  test('plants are followed by what was known on the day; the one that lags is said', () => {
+    const first = [1, 5, 7].map((plant) => look(plant, '2026-07-05', 30));
+    const later = [look(1, '2026-07-12', 8), look(5, '2026-07-12', 10), look(7, '2026-07-12', 29)];
+    const records = { cases: [sickness], assessments: [...later, ...first] };
+    expect(trialOn('2026-07-06', leeks, records)!.plants.map(({ lags }) => lags)).toEqual([false, false, false]);
+    const trial = trialOn('2026-07-12', leeks, records)!;
+    expect(trial.plants).toMatchObject([{ plant: 1 }, { plant: 5 }, { plant: 7, lags: true }]);
+    expect(trialWords(trial)).toBe('3 plants are followed; plant 7 lags behind');
   });
 });
