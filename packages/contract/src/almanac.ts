@@ -6,15 +6,17 @@ import { day, entry, id } from './words.js';
 export const pastSight = z.object({
   case: id,
   planting: id,
+  place: id,
   host: entry,
+  cultivar: z.string(),
   plants: z.int(),
   conditions: z.array(entry),
   openedOn: day,
   closedOn: day.nullable(),
   outcome: z.string().nullable(),
-  /** the worst look at it, and the area under the curve of all, percent·days */
+  /** the worst look at it; and the mean of all over time, the area under their curve by its days: none with a single look */
   peak: z.number().nullable(),
-  burden: z.number().nullable(),
+  meanSeverity: z.number().nullable(),
   lastSeverity: z.number().nullable(),
   /** what was done for it, and to how many plants */
   done: z.array(z.object({ intervention: entry, on: day, plants: z.int() })),

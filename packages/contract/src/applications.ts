@@ -59,6 +59,8 @@ export const application = z
     productMl: amount,
     productG: amount,
     productPieces: amount,
+    /** how many were picked off, squashed or trapped by it */
+    collected: z.int().min(0).max(1_000_000).nullable().default(null),
     waterL: z.number().min(0).max(100_000).nullable(),
     kit: z.string().trim().max(120).default(''),
     appliedBy: shortText,

@@ -36,7 +36,7 @@ test('each case is summed up: its worst look, its burden, and what was done for 
     await garden.add('assessments', { ...assessment(sick, plant), partId: null, plant: null, assessedOn, severity });
   await garden.add('applications', application(plant, sick));
   const { sights } = await almanac();
-  // 4 days of 20 on average.
+
   expect(sights).toMatchObject([
     {
       case: sick,
@@ -45,7 +45,7 @@ test('each case is summed up: its worst look, its burden, and what was done for 
       openedOn: '2026-07-10',
       closedOn: null,
       peak: 30,
-      burden: 80,
+      meanSeverity: 20,
       lastSeverity: 30,
     },
   ]);

@@ -1,5 +1,5 @@
 import type { PastSight } from '@field-nurse/contract';
-import { audpc, looksByDay } from '@field-nurse/core/recovery';
+import { looksByDay, relativeArea } from '@field-nurse/core/recovery';
 import type { CaseAssessment } from '@field-nurse/core/recovery';
 import { daysBetween } from '@field-nurse/core/timing';
 import { sql } from 'drizzle-orm';
@@ -12,7 +12,9 @@ import { assessments } from '../recovery/tables.js';
 interface Row extends Record<string, unknown> {
   readonly case: string;
   readonly planting: string;
+  readonly place: string;
   readonly host: string;
+  readonly cultivar: string;
   readonly plants: number;
   readonly conditions: string[];
   readonly opened: string;
@@ -25,7 +27,7 @@ interface Row extends Record<string, unknown> {
 /** Every case of a garden with what its looks come to and what was done for it, oldest first. One query. */
 export async function sightsOf(db: Db, gardenId: string): Promise<PastSight[]> {
   const { rows } = await db.execute<Row>(sql`
-    select c.id as case, c.planting_id as planting, p.host, p.plants, c.opened_on::text as opened, c.closed_on::text as closed, c.outcome,
+    select c.id as case, c.planting_id as planting, p.place_id as place, p.host, p.cultivar, p.plants, c.opened_on::text as opened, c.closed_on::text as closed, c.outcome,
       coalesce((select json_agg(d.condition order by d.rank) from ${caseDiagnoses} d where d.garden_id = c.garden_id and d.case_id = c.id
         and d.ordinal = (select max(l.ordinal) from ${caseDiagnoses} l where l.garden_id = c.garden_id and l.case_id = c.id)), '[]'::json) as conditions,
       coalesce((select json_agg(json_build_object('assessedOn', a.assessed_on, 'severity', a.severity, 'count', a.count, 'newGrowth', a.new_growth,
@@ -45,7 +47,7 @@ export async function sightsOf(db: Db, gardenId: string): Promise<PastSight[]> {
       openedOn: opened,
       closedOn: closed,
       peak: days.length > 0 ? Math.max(...days.map(({ severity }) => severity)) : null,
-      burden: days.length > 1 ? audpc(readings) : null,
+      meanSeverity: days.length > 1 ? 100 * relativeArea(readings)! : null,
       lastSeverity: days.at(-1)?.severity ?? null,
     };
   });

@@ -35,6 +35,7 @@ export const applications = pgTable(
     productMl: doublePrecision('product_ml'),
     productG: doublePrecision('product_g'),
     productPieces: doublePrecision('product_pieces'),
+    collected: integer('collected'),
     waterL: doublePrecision('water_l'),
     kit: text('kit').notNull(),
     /** who did it, by the name of then; and who logged it, nobody once that account is deleted */
@@ -61,6 +62,7 @@ export const applications = pgTable(
     index('applications_by_day').on(table.gardenId, table.appliedAt),
     index('applications_by_product').on(table.gardenId, table.productId),
     index('applications_person').on(table.personId),
+    check('applications_collected', sql`${table.collected} >= 0`),
     check('applications_water', sql`${table.waterL} >= 0`),
     check(
       'applications_product',

@@ -174,6 +174,7 @@ async function fillCase(
       productMl: null,
       productG: one.productG ?? null,
       productPieces: null,
+      collected: one.collected ?? null,
       waterL: one.waterL ?? null,
       kit: one.kit ?? '',
       appliedBy: one.by ?? demoPeople[0].name,

@@ -20,6 +20,8 @@ export interface CaseSketch {
     intervention: string;
     plants: number;
     productG?: number;
+    /** picked off or squashed */
+    collected?: number;
     waterL?: number;
     kit?: string;
     part: string;
@@ -77,6 +79,7 @@ export const demoCases: readonly CaseSketch[] = [
         part: 'inner leaves',
         by: 'Tam Reedmace',
         sky: 'overcast',
+        collected: 43,
         why: '31 grubs and 12 cocoons squashed',
       },
       {
@@ -291,6 +294,7 @@ export const demoCases: readonly CaseSketch[] = [
         plants: 64,
         part: 'every furry fruit',
         by: 'Tam Reedmace',
+        collected: 58,
         why: '58 fruits binned',
       },
     ],
@@ -322,6 +326,7 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2026-07-11T16:00:00Z',
         intervention: 'hand-pick',
         plants: 9,
+        collected: 14,
         part: '14 bored fruits',
         by: 'Wren Sallow',
         why: 'take the brood away',
@@ -468,6 +473,7 @@ export const demoCases: readonly CaseSketch[] = [
         at: '2025-07-22T18:00:00Z',
         intervention: 'hand-pick',
         plants: 50,
+        collected: 212,
         part: 'eggs and caterpillars, undersides first',
         by: 'Tam Reedmace',
         why: '31 plants of 50 had them',

@@ -17,6 +17,8 @@ export type { CaseDecision } from './caseAssessments.js';
 export type { CaseAssessment } from './lookOfDay.js';
 export { compareParts } from './compareParts.js';
 export type { PartComparison, PartCounts, PartSeries } from './compareParts.js';
+export { compareGroups, fewestCases, groupMean } from './compareGroups.js';
+export type { GroupDifference, GroupMean } from './compareGroups.js';
 export { gone } from './gone.js';
 export type { ClearLook, Gone, GoneFacts } from './gone.js';
 export { looksByDay } from './lookOfDay.js';

@@ -96,6 +96,13 @@ export const listColumns = {
     },
     { name: 'unit', title: 'Unit', also: ['units', 'uom'], says: 'of the amount, where it has a column of its own', reads: 'text' },
     {
+      name: 'collected',
+      title: 'Collected',
+      also: ['picked off', 'squashed', 'caught', 'hand picked', 'killed'],
+      says: 'how many were picked off or squashed',
+      reads: 'number',
+    },
+    {
       name: 'water',
       title: 'Water',
       also: ['water in tank', 'spray volume', 'volume', 'water used', 'litres of water'],

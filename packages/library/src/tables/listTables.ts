@@ -52,6 +52,7 @@ const treatments: ListTable<'applications', TreatmentLine> = {
       says: 'ml, g or pieces',
       of: ({ one }) => (one.productMl !== null ? 'ml' : one.productG !== null ? 'g' : one.productPieces !== null ? 'pieces' : ''),
     },
+    { name: 'collected', says: 'how many were picked off, squashed or trapped by it', of: ({ one }) => one.collected },
     { name: 'waterInTankL', says: 'litres of water, of the whole tank', of: ({ one }) => one.waterL },
     { name: 'kit', says: 'with what', of: ({ one }) => one.kit },
     { name: 'why', says: 'reason', of: ({ one }) => one.why },

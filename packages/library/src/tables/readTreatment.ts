@@ -12,6 +12,7 @@ export function readTreatment(cells: Cells, list: ListInHand): RowUnderstood | u
   const stood = on && list.stood(cells, on.day, plants);
   const what = cells.entry('treatment', 'treatment', list.library.interventions);
   const amount = cells.amount('amount', ['ml', 'g'], mostAmount, 'unit');
+  const collected = cells.number('collected', 0, 1_000_000, true);
   const water = cells.amount('water', ['l'], 100_000);
   const temperatureC = cells.number('temperature', -40, 60);
   const windKmh = cells.number('wind', 0, 200);
@@ -26,7 +27,21 @@ export function readTreatment(cells: Cells, list: ListInHand): RowUnderstood | u
       ...stood.made,
       {
         subject: 'applications',
-        record: list.id(['treatment', what.id, stood.said, on.day, time, amount, water, part, kit, sky, why, cells.raw('by')]),
+        record: list.id([
+          'treatment',
+          what.id,
+          stood.said,
+          on.day,
+          time,
+          amount,
+          ...(collected === null ? [] : [collected]),
+          water,
+          part,
+          kit,
+          sky,
+          why,
+          cells.raw('by'),
+        ]),
         value: {
           intervention: what.id,
           productId: null,
@@ -37,6 +52,7 @@ export function readTreatment(cells: Cells, list: ListInHand): RowUnderstood | u
           productMl: amount?.unit === 'ml' ? amount.value : null,
           productG: amount?.unit === 'g' ? amount.value : null,
           productPieces: null,
+          collected,
           waterL: water?.value ?? null,
           kit,
           appliedBy,

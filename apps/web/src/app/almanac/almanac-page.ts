@@ -10,7 +10,9 @@ import { dayWord } from '../shared/days';
 import { GardenWeather } from '../weather/garden-weather';
 import type { DueRow } from './almanac-rows';
 import { dueRows, helpedRows, pressureRows } from './almanac-rows';
+import { comparableTroubles } from './case-groups';
 import { DueChart } from './due-chart';
+import { GroupsPlot } from './groups-plot';
 import { LessonsPanel } from './lessons-panel';
 import { PressureCalendar } from './pressure-calendar';
 import { WetSpells } from './wet-spells';
@@ -18,7 +20,7 @@ import { WetSpells } from './wet-spells';
 /** What all years say: when troubles are due, what pressed whom in which month, what helped at what cost, and what was learnt. */
 @Component({
   selector: 'fn-almanac-page',
-  imports: [MatButtonModule, DueChart, LessonsPanel, PressureCalendar, WetSpells],
+  imports: [MatButtonModule, DueChart, GroupsPlot, LessonsPanel, PressureCalendar, WetSpells],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './almanac-page.scss',
   templateUrl: './almanac-page.html',
@@ -51,6 +53,7 @@ export class AlmanacPage {
   });
   protected readonly pressure = computed(() => pressureRows(this.answer()?.sights ?? [], this.garden.today()));
   protected readonly helped = computed(() => helpedRows(this.answer()?.sights ?? [], this.#library.interventions()));
+  protected readonly isComparable = computed(() => comparableTroubles(this.answer()?.sights ?? []).length > 0);
   /** due again, and not here yet */
   protected readonly coming = computed(() => this.due().filter(({ due, hereSince }) => due && !hereSince));
 

@@ -29,7 +29,7 @@ import { fromField, measures, toField } from '../shared/units';
 import { applicationForm, fillFrom, setTargets, targetGroup, writtenFrom } from './application-form';
 import { FormerEntries } from './former-entries';
 import { judgeLogged } from './judge-logged';
-import { keptProduct, productUnits } from './product-amount';
+import { isCollecting, keptProduct, productUnits } from './product-amount';
 
 // What is done before it belongs to the morning.
 
@@ -115,6 +115,7 @@ export class ApplicationFormPage {
     return day && time ? instantOf(`${day}T${time}`, this.#zone) : undefined;
   });
   readonly #entry = computed(() => this.#library.interventions().get(this.#typed().intervention ?? ''));
+  protected readonly isByHand = computed(() => isCollecting(this.#entry()));
   readonly #chosen = computed(() =>
     (this.#typed().targets ?? []).flatMap(({ plantingId }) => this.garden.plantingRecord(plantingId ?? '') ?? []),
   );

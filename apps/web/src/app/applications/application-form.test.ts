@@ -20,6 +20,7 @@ const known: Application = {
   productMl: 33.3,
   productG: null,
   productPieces: null,
+  collected: 31,
   waterL: 2,
   kit: 'hand sprayer',
   appliedBy: 'Wren',

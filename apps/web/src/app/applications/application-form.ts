@@ -38,6 +38,7 @@ export function applicationForm(now: string, timeZone: string) {
     time: needed(clock.slice(11)),
     productAmount: number(0, 1_000_000),
     productUnit: new FormControl<ProductUnit | null>(null),
+    collected: new FormControl<number | null>(null, [Validators.min(0), Validators.max(1_000_000), Validators.pattern(/^\d+$/)]),
     waterL: number(0, 100_000),
     kit: text(120),
     coveredPart: text(200),

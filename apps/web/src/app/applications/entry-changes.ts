@@ -27,6 +27,7 @@ const readOf = (one: Application, names: EntryNames): readonly (readonly [string
   ['Which part', [...new Set(one.targets.map(({ coveredPart }) => coveredPart))].join('; ')],
   ['Product', names.product(one.productId ?? '')],
   ['Amount', amount(one.productMl, 'ml') || amount(one.productG, 'g') || amount(one.productPieces, 'pieces')],
+  ['Collected', one.collected === null ? '' : String(one.collected)],
   ['Water', amount(one.waterL, 'l')],
   ['Kit', one.kit],
   ['Why', one.why],

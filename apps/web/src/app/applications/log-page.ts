@@ -16,6 +16,8 @@ import { HarvestPanel } from './harvest-panel';
 import type { LogFilter } from './log-filter';
 import { choicesOf, filtered, noFilter } from './log-filter';
 import { logTotals } from './log-totals';
+import { soilSums, trapSums } from './season-sums';
+import type { SoilSum, TrapSum } from './season-sums';
 import type { LogLine, LogTarget } from './log-rows';
 import { productWord } from './product-amount';
 import { logLines } from './log-rows';
@@ -71,6 +73,26 @@ export class LogPage {
   protected readonly totals = computed(() =>
     logTotals(this.lines(), this.#products(), (id) => this.garden.place(this.garden.planting(id)?.placeId ?? '')?.areaM2 ?? undefined),
   );
+  /** caught in traps, beside what was picked and sprayed */
+  protected readonly traps = computed(() => trapSums(this.garden.traps(), this.garden.catches(), this.year()));
+  /** what stays in the soil, by place */
+  protected readonly soil = computed(() =>
+    soilSums(this.lines(), {
+      products: this.#products(),
+      countsAs: (id) => this.#library.interventions().get(id)?.countsAs,
+      areaOf: (name) => this.garden.places().find((place) => place.name === name)?.areaM2 ?? undefined,
+    }),
+  );
+  protected readonly caughtWord = ({ caught, readings }: TrapSum) =>
+    `${caught.map(({ what, count }) => `${count} ${what}`).join(', ') || 'nothing'}, read ${readings === 1 ? 'once' : `${readings} times`}`;
+  protected readonly soilWord = ({ ingredient, activeG, gPerM2, times, unknown }: SoilSum) =>
+    [
+      `${activeG.toPrecision(2)} g of ${ingredient} by the strength on the pack, in ${times === 1 ? '1 pass' : `${times} passes`}`,
+      gPerM2 === undefined ? 'its area is not known' : `${gPerM2.toPrecision(2)} g to the square metre`,
+      unknown > 0 ? `${unknown === 1 ? '1 pass' : `${unknown} passes`} more whose amount or strength nobody wrote down` : '',
+    ]
+      .filter(Boolean)
+      .join('; ');
   protected readonly used = usedWord;
   protected readonly layouts = Object.entries(layoutWords) as [RecordLayout, string][];
   protected readonly making = signal(false);

@@ -12,6 +12,8 @@ export interface LogTotal {
   readonly productMl: number;
   readonly productG: number;
   readonly productPieces: number;
+  /** picked off or squashed; nothing where nobody counted */
+  readonly collected: number | null;
   readonly waterL: number;
   /** grams of the active ingredient, by the strength on the pack; nothing where it is not known */
   readonly activeG: number | undefined;
@@ -49,6 +51,7 @@ export function logTotals(
         productMl,
         productG,
         productPieces: sum((line) => line.productPieces),
+        collected: own.some(({ collected }) => typeof collected === 'number') ? sum((line) => line.collected) : null,
         waterL: sum((line) => line.waterL),
         activeG,
         activeKgPerHa: activeG !== undefined && areaM2 > 0 ? (activeG / 1000 / areaM2) * m2InHa : undefined,
@@ -57,7 +60,8 @@ export function logTotals(
     .sort((a, b) => b.times - a.times || a.treatment.localeCompare(b.treatment));
 }
 
-function activeOf({ strength, densityGPerMl }: Product, ml: number, g: number): number | undefined {
+/** Grams of active ingredient in an amount of a product; nothing where its strength or density is not known. */
+export function activeOf({ strength, densityGPerMl }: Product, ml: number, g: number): number | undefined {
   if (!strength || (ml === 0 && g === 0)) return undefined;
   if (strength.unit === 'percent') {
     // A share by mass; of a liquid its density turns one into the other.

@@ -18,7 +18,7 @@ test('what is not said is not kept', () => {
   const none = { productMl: null, productG: null, productPieces: null };
   expect([keptProduct(null, 'ml'), keptProduct(3, null)]).toEqual([none, none]);
   expect(productOf(none)).toEqual({ amount: null, unit: null });
-  expect(productWord(none, 'metric')).toBe('');
+  expect(productWord({ ...none, collected: null }, 'metric')).toBe('');
 });
 
 test('what a form shows of it is kept as it was', () => {
@@ -30,7 +30,8 @@ test('what a form shows of it is kept as it was', () => {
 });
 
 test('it is read in the garden’s units', () => {
-  const sixty = keptProduct(60, 'g');
+  const sixty = { ...keptProduct(60, 'g'), collected: null };
   expect([productWord(sixty, 'metric'), productWord(sixty, 'us')]).toEqual(['60 g', '2.12 oz']);
-  expect(productWord(keptProduct(1, 'pieces'), 'us')).toBe('1 piece');
+  expect(productWord({ ...keptProduct(1, 'pieces'), collected: null }, 'us')).toBe('1 piece');
+  expect(productWord({ ...keptProduct(null, null), collected: 1200 }, 'metric')).toBe('1,200 collected');
 });

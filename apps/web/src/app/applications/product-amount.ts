@@ -1,4 +1,5 @@
 import type { Application, Written } from '@field-nurse/contract';
+import type { Intervention } from '@field-nurse/library';
 import { convert, dimensionOf } from '@field-nurse/core/units';
 import { stockWord } from '../shared/units';
 import type { UnitSystem } from '../shared/units';
@@ -26,8 +27,18 @@ export function productOf({ productMl, productG, productPieces }: Kept): { amoun
   return { amount: productPieces, unit: productPieces === null ? null : 'pieces' };
 }
 
-/** "60 g", "2.1 oz", "6 pieces" */
-export function productWord(application: Pick<Application, keyof Kept>, system: UnitSystem): string {
+/** "60 g", "2.1 oz", "6 pieces", "43 collected" */
+export function productWord(application: Pick<Application, keyof Kept | 'collected'>, system: UnitSystem): string {
   const { amount, unit } = productOf(application);
-  return amount === null || unit === null ? '' : stockWord(amount, unit as 'ml' | 'g' | 'pieces', system);
+  const used = amount === null || unit === null ? '' : stockWord(amount, unit as 'ml' | 'g' | 'pieces', system);
+  return [used, collectedWord(application)].filter(Boolean).join(', ');
 }
+
+/** Work of hands by which something is collected that can be counted: picking off, squashing, vacuuming, traps. */
+export const isCollecting = (card: Pick<Intervention, 'rung' | 'reach'> | undefined): boolean =>
+  card?.reach === 'physical' && (card.rung === 'hand' || card.rung === 'trap');
+
+/** "43 collected" */
+export const collectedWord = ({ collected }: Pick<Application, 'collected'>): string =>
+  // What older pages kept on a device does not have it.
+  typeof collected === 'number' ? `${collected.toLocaleString('en')} collected` : '';

@@ -21,6 +21,7 @@ test('without signal the device says how long to keep out, and when the crop may
     productMl: null,
     productG: 6,
     productPieces: null,
+    collected: null,
     waterL: 2,
     kit: '',
     appliedBy: 'Wren',

@@ -3,6 +3,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { longDay } from '../shared/days';
 import type { LogLine, LogTarget } from './log-rows';
 import type { LogTotal } from './log-totals';
+import { collectedWord } from './product-amount';
 
 /** For whom the record is printed: what it holds beside what was done. */
 export type RecordLayout = 'home' | 'market' | 'certified';
@@ -155,13 +156,19 @@ const signature = (words: string): Content => ({ text: `${words}: ______________
 
 const oldestFirst = (lines: readonly LogLine[]) => [...lines].sort((a, b) => a.appliedAt.localeCompare(b.appliedAt));
 
-export function usedWord({ productMl, productG, productPieces }: Pick<LogTotal, 'productMl' | 'productG' | 'productPieces'>): string {
+export function usedWord({
+  productMl,
+  productG,
+  productPieces,
+  collected,
+}: Pick<LogTotal, 'productMl' | 'productG' | 'productPieces' | 'collected'>): string {
   const rounded = (value: number) => String(Number(value.toPrecision(4)));
   return (
     [
       productMl > 0 ? `${rounded(productMl)} ml` : '',
       productG > 0 ? `${rounded(productG)} g` : '',
       productPieces > 0 ? `${rounded(productPieces)} pieces` : '',
+      collectedWord({ collected }),
     ]
       .filter(Boolean)
       .join(', ') || '–'

@@ -23,7 +23,7 @@ const line = (change: Partial<LogLine>): LogLine => ({
 const lines = [
   line({}),
   line({ id: 'b', appliedAt: '2026-07-12T18:00:00.000Z', productG: 10, appliedBy: 'Tam', why: 'again, after rain' }),
-  line({ id: 'c', intervention: 'hand-pick', treatment: 'hand-pick', productId: null, productG: null, why: '31 grubs' }),
+  line({ id: 'c', intervention: 'hand-pick', treatment: 'hand-pick', productId: null, productG: null, collected: 31, why: '31 grubs' }),
 ];
 
 describe('a search', () => {
@@ -54,7 +54,7 @@ describe('sums', () => {
       activeG: expect.closeTo(12.8) as number,
     });
     expect(sulphur!.activeKgPerHa).toBeCloseTo(3.2);
-    expect(picked).toMatchObject({ treatment: 'hand-pick', times: 1, activeG: undefined, activeKgPerHa: undefined });
+    expect(picked).toMatchObject({ treatment: 'hand-pick', times: 1, collected: 31, activeG: undefined, activeKgPerHa: undefined });
   });
   test('a liquid by its litres; a mass and a volume meet only through a density; no area, no hectare', () => {
     const liquid: Product = { ...pack, measuredIn: 'ml', strength: { amount: 250, unit: 'g/l' } };
@@ -66,9 +66,9 @@ describe('sums', () => {
     expect(logTotals(poured, new Map([[liquid.id, liquid]]), () => undefined)[0]!.activeKgPerHa).toBeUndefined();
   });
   test('in words', () => {
-    expect(usedWord({ productMl: 0, productG: 1234.567, productPieces: 0 })).toBe('1235 g');
-    expect(usedWord({ productMl: 5, productG: 2, productPieces: 3 })).toBe('5 ml, 2 g, 3 pieces');
-    expect(usedWord({ productMl: 0, productG: 0, productPieces: 0 })).toBe('–');
+    expect(usedWord({ productMl: 0, productG: 1234.567, productPieces: 0, collected: null })).toBe('1235 g');
+    expect(usedWord({ productMl: 5, productG: 2, productPieces: 3, collected: 31 })).toBe('5 ml, 2 g, 3 pieces, 31 collected');
+    expect(usedWord({ productMl: 0, productG: 0, productPieces: 0, collected: null })).toBe('–');
   });
 });
 

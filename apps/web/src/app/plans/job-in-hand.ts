@@ -4,6 +4,7 @@ import { cardThatCounts, preHarvestFor } from '@field-nurse/core/label';
 import { intervalsAfter } from '@field-nurse/core/timing';
 import { cautionsOf } from '@field-nurse/library/texts';
 import { judgeLogged } from '../applications/judge-logged';
+import { isCollecting } from '../applications/product-amount';
 import { TodaysWeather } from '../cases/todays-weather';
 import { Garden } from '../gardens/garden';
 import { jobsOf } from '../gardens/jobs';
@@ -36,6 +37,8 @@ export class JobInHand {
   readonly past = computed(() => this.#garden.plannedApplications().find(({ id }) => id === this.#id()));
   readonly entry = computed(() => this.#library.interventions().get(this.known()?.intervention ?? this.past()?.intervention ?? ''));
   readonly pack = computed(() => this.#garden.shelf().find(({ product }) => product.id === this.known()?.productId));
+  /** something is collected, and can be counted */
+  readonly isByHand = computed(() => isCollecting(this.entry()));
   readonly name = computed(() => this.pack()?.product.name ?? this.entry()?.name ?? '');
   readonly when = computed(() => this.known() && slotWord(this.known()!.day, this.known()!.slot, this.#garden.today()));
 

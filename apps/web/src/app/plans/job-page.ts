@@ -85,6 +85,7 @@ export class JobPage {
   protected readonly form = new FormGroup({
     amount: new FormControl<number | null>(null, Validators.min(0)),
     water: new FormControl<number | null>(null, Validators.min(0)),
+    collected: new FormControl<number | null>(null, [Validators.min(0), Validators.pattern(/^\d+$/)]),
     plants: new FormGroup<Record<string, FormControl<number | null>>>({}),
     part: new FormControl('', { nonNullable: true }),
     by: new FormControl('', { nonNullable: true, validators: Validators.required }),
@@ -136,7 +137,7 @@ export class JobPage {
     await this.submission.send(async () => {
       const job = this.about.known();
       if (!job) return;
-      const { amount, water, plants, part, by } = this.form.getRawValue();
+      const { amount, water, collected, plants, part, by } = this.form.getRawValue();
       const said = this.#weather.said(this.about.targets()[0]?.planting.setting);
       const application = applicationOf(job.id);
       const value = {
@@ -151,6 +152,7 @@ export class JobPage {
           coveredPart: part,
         })),
         ...keptProduct(amount || null, amount ? this.mix.unit() : null),
+        collected,
         waterL: fromField('water', water, this.system),
         kit: '',
         appliedBy: by,

@@ -7,14 +7,16 @@ import { ReportPage } from './report-page';
 const sight = {
   case: 'rust',
   planting: 'leeks',
+  place: 'bed',
   host: 'leek',
+  cultivar: '',
   plants: 20,
   conditions: ['leek-rust'],
   openedOn: '2026-07-01',
   closedOn: null,
   outcome: null,
   peak: 30,
-  burden: 90,
+  meanSeverity: 12,
   lastSeverity: 4,
   done: [{ intervention: 'sulphur', on: '2026-07-02', plants: 20 }],
 };

@@ -104,6 +104,7 @@ export const decision: Decision = {
 };
 
 export const application: Application = {
+  collected: null,
   id: 'a',
   version: 1,
   intervention: 'sulphur',
