@@ -44,7 +44,8 @@ import { dayWord } from '../shared/days';
       @for (crop of crops(); track crop.name) {
         <li>
           <span
-            ><b>{{ crop.name }}</b> <span class="fn-small">{{ crop.days }}</span></span
+            ><b>{{ crop.name }}</b
+            >&ngsp;<span class="fn-small">{{ crop.days }}</span></span
           >
           <b>{{ crop.kg.toFixed(1) }} kg</b>
           <span class="fn-small">{{ crop.waste > 0 ? crop.waste.toFixed(1) + ' kg not usable' : '' }}</span>

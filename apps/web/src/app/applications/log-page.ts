@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIconModule } from '@angular/material/icon';
@@ -40,7 +40,9 @@ export class LogPage {
   readonly #zone = this.garden.summary().timeZone;
 
   protected readonly years = computed(() => [...this.garden.years()].reverse());
-  protected readonly year = signal<string | undefined>(this.garden.today().slice(0, 4));
+  /** the year that it opens with; the running one where it is left out */
+  readonly season = input<string>();
+  protected readonly year = linkedSignal<string | undefined>(() => this.season() ?? this.garden.today().slice(0, 4));
   /** records of these years are on their way */
   protected readonly coming = computed(
     () => !(this.year() ? [this.year()!] : this.garden.years()).every((year) => this.garden.hasYear(year)),
@@ -120,6 +122,10 @@ export class LogPage {
     ]
       .filter(Boolean)
       .join(', ');
+
+  constructor() {
+    effect(() => this.season() && this.garden.openYear(this.season()!));
+  }
 
   protected change(change: Partial<LogFilter>): void {
     this.filter.update((filter) => ({ ...filter, ...change }));

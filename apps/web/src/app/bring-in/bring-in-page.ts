@@ -33,6 +33,8 @@ interface Outcome {
   /** nothing stopped it */
   readonly isWhole: boolean;
   readonly changes: readonly string[];
+  /** of what was done or picked last; none where the list holds neither */
+  readonly year: string | undefined;
 }
 
 /** A list that somebody kept elsewhere is brought in: chosen, matched column by column, checked, and only then written. */
@@ -184,6 +186,7 @@ export class BringInPage {
   }
 
   protected with = <T>(all: Readonly<Record<string, T>>, name: string, value: T) => ({ ...all, [name]: value });
+  protected readonly roomOf = roomOf;
   protected unitWord = unitWord;
   protected placesWord = (names: readonly string[]) => (names.length > 3 ? `${names.length} places` : names.join(', '));
   readonly #hosts = computed(() => [...this.library.hosts().values()]);
@@ -208,12 +211,13 @@ export class BringInPage {
     this.sendFault.set('');
     this.sending.set(0);
     const changes: string[] = [];
-    let [rows, known] = [0, 0];
+    let [rows, known, newest] = [0, 0, ''];
     const send = async (part: readonly ListedRecord[], count: number, share: number) => {
       if (this.#stopped) return false;
       const answer = await firstValueFrom(this.#api.addRecords(table.into.gardenId, part));
       changes.push(...answer.added.map(({ change }) => change));
       known += answer.known;
+      for (const day of part.flatMap(dayOf)) if (day > newest) newest = day;
       rows += count;
       this.sending.set(rows);
       this.share.set(share);
@@ -234,7 +238,7 @@ export class BringInPage {
     } catch (error) {
       this.sendFault.set(this.#stopped ? 'It was stopped.' : ApiError.from(error).message);
     }
-    this.outcome.set({ rows, known, isWhole: this.sendFault() === '', changes });
+    this.outcome.set({ rows, known, isWhole: this.sendFault() === '', changes, year: newest.slice(0, 4) || undefined });
     this.sending.set(undefined);
     this.#store.dispatch(GardenActions.opened({ garden: table.into.gardenId }));
   }
@@ -271,3 +275,10 @@ export class BringInPage {
     return !abort.aborted;
   };
 }
+
+/** When something was done or picked, which is what the log shows. */
+const dayOf = ({ value }: ListedRecord): readonly string[] =>
+  'appliedAt' in value ? [value.appliedAt] : 'pickedOn' in value ? [value.pickedOn] : [];
+
+/** Where each kind of list is looked at. */
+const roomOf = { treatments: 'log', finds: 'cases', harvests: 'log', catches: 'traps', products: 'shelf' } as const;

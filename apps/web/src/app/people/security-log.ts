@@ -33,24 +33,12 @@ const kindWords: Readonly<Record<SecurityEvent['kind'], string>> = {
       display: block;
       overflow-x: auto;
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: 0.9rem;
-    }
-    th,
-    td {
-      padding: 6px 12px 6px 0;
-      text-align: start;
-      vertical-align: top;
-      border-bottom: 1px solid var(--fn-line);
-    }
     td:first-child {
       white-space: nowrap;
     }
   `,
   template: `
-    <table>
+    <table class="fn-table">
       <thead>
         <tr>
           <th scope="col">When</th>

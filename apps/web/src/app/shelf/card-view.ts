@@ -25,7 +25,7 @@ const columns = ['rate', 'repeatDays', 'preHarvestDays', 'seasonMax', 'settings'
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './card-view.scss',
   template: `
-    <table>
+    <table class="fn-table">
       <thead>
         <tr>
           <th scope="col">On, and against</th>

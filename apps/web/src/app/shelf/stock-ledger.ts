@@ -52,7 +52,7 @@ import { moveWords } from './shelf-words';
       <p class="fn-small">What is used when something is logged goes off by itself. “Counted” sets what is there.</p>
     }
     @if (rows().length > 0) {
-      <table>
+      <table class="fn-table">
         <thead>
           <tr>
             <th scope="col">Day</th>

@@ -58,7 +58,7 @@ const firstRows = 8;
         }
       </svg>
     </div>
-    <table>
+    <table class="fn-table">
       <caption class="fn-hidden">
         The same in figures
       </caption>
