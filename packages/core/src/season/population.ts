@@ -1,0 +1,205 @@
+import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
+
+/** What differs from run to run: factors on deaths and eggs, 1 for the model as it is. */
+export interface RunFactors {
+  readonly mortality: number;
+  readonly eggs: number;
+}
+
+const asItIs: RunFactors = { mortality: 1, eggs: 1 };
+
+// A kill of everything would be a hazard without end.
+const mostShare = 1 - 1e-9;
+// What stays on the leaf is forgotten when it kills fewer than this per day.
+const leastHazard = 1e-5;
+// Terms of the series are left out when they are this small beside what there was.
+const precision = 1e-12;
+// The series is told for at most so many events at once: more would lose digits.
+const mostEvents = 30;
+// Weights of the two Gauss points in a step of fourth order: Blanes & Moan (2006), Appl. Numer. Math. 56:1519–1537, eq. 3.
+const root3 = Math.sqrt(3);
+const [early, late] = [0.5 - root3 / 6, 0.5 + root3 / 6];
+const [heavy, light] = [0.25 + root3 / 6, 0.25 - root3 / 6];
+
+/**
+ * A pest population day by day: stages as distributed delays, driven by temperature, with eggs, deaths, arrivals and treatments.
+ *
+ * A stage of k substages on a day of h = max(0, T − lowerC) degree days moves on at the rate r = k·h/degreeDays per day. While rates are constant the
+ * equations are linear, and their solution exp(A·t) is summed by uniformisation: no term is negative, so that nothing cancels and small counts are as
+ * exact as large ones. Where what stays on the leaf makes a rate fall in the course of a day, the day is cut into steps of fourth order.
+ *
+ * Sources: Manetsch (1976), IEEE Trans. Syst. Man Cybern. 6:547–553 (the delay); Jensen (1953), Skand. Aktuarietidskr. 36:87–91 (the sum).
+ */
+export class Population {
+  readonly #model: PestModel;
+  readonly #firsts: Int32Array;
+  readonly #size: number;
+  readonly #entry: number;
+  readonly #arrivals: number;
+  readonly #now: Float64Array;
+  readonly #sum: Float64Array;
+  readonly #move: Float64Array;
+  readonly #out: Float64Array;
+  readonly #on: Float64Array;
+  readonly #stay: Float64Array;
+  /** deaths by residues, on top of those of the day */
+  readonly #added: Float64Array;
+
+  /** @throws nothing: check the model with `requirePestModel` first */
+  constructor(model: PestModel, immigration?: Immigration) {
+    this.#model = model;
+    const count = model.stages.length;
+    this.#firsts = new Int32Array(count + 1);
+    model.stages.forEach(({ substages }, i) => (this.#firsts[i + 1] = this.#firsts[i]! + substages));
+    this.#size = this.#firsts[count]!;
+    this.#entry = immigration ? this.#firsts[model.stages.findIndex(({ id }) => id === immigration.stage)]! : 0;
+    this.#arrivals = immigration?.count ?? 0;
+    [this.#now, this.#sum] = [new Float64Array(this.#size), new Float64Array(this.#size)];
+    const rates = () => new Float64Array(count);
+    [this.#move, this.#out, this.#added, this.#on, this.#stay] = [rates(), rates(), rates(), rates(), rates()];
+  }
+
+  /**
+   * Run from the first day.
+   *
+   * @param temperatureC - mean of each day; as many days as there are, are run
+   * @param refine - cut steps into so many; the counts hardly change
+   * @returns counts at each day's end, a row of stages for each day
+   */
+  run(temperatureC: ArrayLike<number>, treatments: readonly SeasonTreatment[], factors = asItIs, refine = 1): Float64Array {
+    const { stages, initial } = this.#model;
+    const count = stages.length;
+    const counts = new Float64Array(temperatureC.length * count);
+    this.#now.fill(0);
+    stages.forEach(({ id }, i) => (this.#now[this.#firsts[i]!] = initial[id] ?? 0));
+    const residues = new Map<number, Float64Array>();
+    for (let day = 0; day < temperatureC.length; day++) {
+      for (const one of treatments) if (one.day === day) this.#treat(one, residues);
+      this.#rates(temperatureC[day]!, factors);
+      this.#day(residues, factors, refine);
+      fade(residues);
+      for (let i = 0; i < count; i++) {
+        let total = 0;
+        for (let j = this.#firsts[i]!; j < this.#firsts[i + 1]!; j++) total += this.#now[j]!;
+        if (!Number.isFinite(total)) throw new RangeError('pest: it grows beyond all numbers; fewer eggs, or a shorter season');
+        counts[day * count + i] = total;
+      }
+    }
+    return counts;
+  }
+
+  /** What is killed at once, and what stays on the leaf: hazards of the stages by their half-life. */
+  #treat({ killByStage, halfLifeDays }: SeasonTreatment, residues: Map<number, Float64Array>): void {
+    const stays = halfLifeDays === undefined ? undefined : (residues.get(halfLifeDays) ?? new Float64Array(this.#out.length));
+    this.#model.stages.forEach(({ id }, stage) => {
+      const share = killByStage[id] ?? 0;
+      for (let j = this.#firsts[stage]!; j < this.#firsts[stage + 1]!; j++) this.#now[j]! *= 1 - share;
+      if (stays) stays[stage]! -= Math.log1p(-Math.min(share, mostShare));
+    });
+    if (stays) residues.set(halfLifeDays!, stays);
+  }
+
+  /** Rates of a day, before what stays on the leaf. */
+  #rates(temperatureC: number, { mortality }: RunFactors): void {
+    this.#model.stages.forEach(({ lowerC, degreeDays, substages, mortalityPerDay }, i) => {
+      this.#move[i] = (substages * Math.max(0, temperatureC - lowerC)) / degreeDays;
+      this.#out[i] = this.#move[i]! + mortalityPerDay * mortality;
+    });
+  }
+
+  #day(residues: ReadonlyMap<number, Float64Array>, factors: RunFactors, refine: number): void {
+    const births = this.#model.eggsPerAdultDay * this.#model.femaleShare * factors.eggs;
+    this.#added.fill(0);
+    if (residues.size === 0) {
+      this.#advance(1, births);
+      return;
+    }
+    // Within a step a residue neither halves nor kills by more than a little.
+    let steps = 1;
+    for (const [halfLife, hazards] of residues) steps = Math.max(steps, 1 / halfLife, Math.max(...hazards) / 2);
+    steps = refine * Math.ceil(steps);
+    for (let step = 0; step < steps; step++) {
+      this.#half(residues, step, steps, heavy, light);
+      this.#advance(0.5 / steps, births);
+      this.#half(residues, step, steps, light, heavy);
+      this.#advance(0.5 / steps, births);
+    }
+  }
+
+  /** Deaths by residues in one half of a step: of the hazards at both of its points each its part. */
+  #half(residues: ReadonlyMap<number, Float64Array>, step: number, steps: number, first: number, second: number): void {
+    this.#added.fill(0);
+    for (const [halfLife, hazards] of residues) {
+      const left = (point: number) => 2 ** (-(step + point) / (steps * halfLife));
+      const part = 2 * (first * left(early) + second * left(late));
+      for (let i = 0; i < hazards.length; i++) this.#added[i]! += part * hazards[i]!;
+    }
+  }
+
+  /** The state after a while of constant rates. */
+  #advance(days: number, births: number): void {
+    const [out, added] = [this.#out, this.#added];
+    let fastest = Math.max(births / 2, 1e-6);
+    for (let i = 0; i < out.length; i++) fastest = Math.max(fastest, out[i]! + added[i]!);
+    const parts = Math.ceil((fastest * days) / mostEvents);
+    for (let part = 0; part < parts; part++) this.#series(days / parts, fastest, births);
+  }
+
+  /**
+   * exp(A·t) as a sum over how often something happened, from the last term inward: y ← x + m/n·P·y with m events, and P = 1 + A/q, which is never
+   * negative.
+   */
+  #series(days: number, q: number, births: number): void {
+    const [x, y, firsts, on, stay] = [this.#now, this.#sum, this.#firsts, this.#on, this.#stay];
+    const [stages, size] = [on.length, this.#size];
+    for (let i = 0; i < stages; i++) {
+      on[i] = this.#move[i]! / q;
+      stay[i] = 1 - (this.#out[i]! + this.#added[i]!) / q;
+    }
+    const [entry, arrivals] = [this.#entry, this.#arrivals / q];
+    const adult = firsts[stages - 1]!;
+    const events = q * days;
+    const lay = births / q;
+    y.set(x);
+    // What arrives comes from outside, of which there is always one.
+    let outside = 1;
+    for (let n = termsOf(events, lay, adult); n > 0; n--) {
+      const times = events / n;
+      let eggs = 0;
+      for (let j = adult; j < size; j++) eggs += y[j]!;
+      for (let i = stages - 1; i >= 0; i--) {
+        const [first, next] = [firsts[i]!, firsts[i + 1]!];
+        const [go, keep] = [times * on[i]!, times * stay[i]!];
+        for (let j = next - 1; j > first; j--) y[j] = x[j]! + keep * y[j]! + go * y[j - 1]!;
+        const entering = i > 0 ? on[i - 1]! * y[first - 1]! : lay * eggs;
+        y[first] = x[first]! + keep * y[first]! + times * (first === entry ? entering + arrivals * outside : entering);
+      }
+      outside = 1 + times * outside;
+    }
+    const none = Math.exp(-events);
+    for (let j = 0; j < size; j++) x[j] = none * y[j]!;
+  }
+}
+
+/** What is left of residues after a day. */
+function fade(residues: Map<number, Float64Array>): void {
+  for (const [halfLife, hazards] of residues) {
+    const left = 2 ** (-1 / halfLife);
+    for (let i = 0; i < hazards.length; i++) hazards[i]! *= left;
+    if (Math.max(...hazards) < leastHazard) residues.delete(halfLife);
+  }
+}
+
+/**
+ * How many terms leave out less than is counted.
+ *
+ * @param lay - eggs of an adult between two events
+ * @param young - events at least from egg to adult, less one: so long a term grows by eggs alone, and not by theirs
+ */
+function termsOf(events: number, lay: number, young: number): number {
+  let weight = Math.exp(-events);
+  for (let n = 1; ; n++) {
+    weight *= events / n;
+    if (n > events && weight * (1 + lay * n) ** (1 + Math.floor(n / (young + 1))) < precision) return n;
+  }
+}
