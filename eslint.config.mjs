@@ -21,7 +21,7 @@ const arrows = {
 export const storeys = {
   'packages/core/src': [
     ['shelf', 'statistics', 'units'],
-    ['timing'],
+    ['season', 'timing'],
     ['diagnosis', 'label', 'leaf', 'recovery', 'tables'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
@@ -31,7 +31,7 @@ export const storeys = {
     ['access', 'middleware', 'security'],
     ['api', 'records'],
     ['calc', 'library', 'photos', 'recovery'],
-    ['gardens', 'prevention', 'traps'],
+    ['gardens', 'prevention', 'season', 'traps'],
     ['shelf', 'visits'],
     ['cases', 'clinic', 'people', 'scouting', 'weather'],
     ['applications', 'sharing'],

@@ -25,6 +25,7 @@ import { treatmentRoutes } from './treatment/routes.js';
 import { planRoutes } from './plans/routes.js';
 import { shelfRoutes } from './shelf/routes.js';
 import { recoveryRoutes } from './recovery/routes.js';
+import { seasonRoutes } from './season/routes.js';
 import { scoutingRoutes } from './scouting/routes.js';
 import { invitationRoutes } from './sharing/invitationRoutes.js';
 import { almanacRoutes } from './almanac/routes.js';
@@ -64,6 +65,7 @@ const routes = [
   libraryRoutes,
   ownEntryRoutes,
   calcRoutes,
+  seasonRoutes,
 ];
 
 /** The whole application over what it is given; it reads no clock, environment or file of its own but the built pages. */

@@ -3,6 +3,7 @@ import type { TaskList } from 'graphile-worker';
 import type { Deps } from './deps.js';
 import { movePhotosOut, removePhotosOfDeleted, removeStrayFiles } from './photos/tidyPhotos.js';
 import { passwordResets, rateLimits, sessions } from './people/tables.js';
+import { seasonJobs } from './season/tables.js';
 import { securityEvents } from './security/tables.js';
 import { endVisits } from './visits/visits.js';
 import { invitations } from './sharing/tables.js';
@@ -22,6 +23,7 @@ export async function purge(deps: PurgeDeps): Promise<void> {
   await db.delete(invitations).where(lt(invitations.expiresAt, ago(keptDays.endedInvitations)));
   await endVisits(db, now());
   await db.delete(securityEvents).where(lt(securityEvents.at, ago(keptDays.securityEvents)));
+  await db.delete(seasonJobs).where(sql`added_at < now() - interval '1 day'`);
   await removePhotosOfDeleted(deps);
   await movePhotosOut(deps);
 }

@@ -116,6 +116,8 @@ export { progressAnswer, progressRequest } from './calculations/progress.js';
 export type { ProgressAnswer, ProgressRequest } from './calculations/progress.js';
 export { sampleAnswer, sampleRequest } from './calculations/sample.js';
 export type { SampleAnswer, SampleRequest } from './calculations/sample.js';
+export { seasonRequest, seasonResult, seasonState } from './calculations/season.js';
+export type { SeasonRequest, SeasonResult, SeasonState } from './calculations/season.js';
 
 // Weather
 export { mostHoursInFile, weatherHour } from './weather.js';

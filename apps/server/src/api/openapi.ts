@@ -24,7 +24,7 @@ export function openApiDocument(version: string): object {
   const session = registry.registerComponent('securitySchemes', 'session', { type: 'apiKey', in: 'cookie', name: 'field-nurse' });
   const token = registry.registerComponent('securitySchemes', 'token', { type: 'http', scheme: 'bearer' });
   for (const [name, endpoint] of Object.entries(endpoints) as [string, Endpoint][]) {
-    const { method, path, summary, access, params, query, body, upload, answerType, answer } = endpoint;
+    const { method, path, summary, access, params, query, body, upload, answerType, answerStatus = 200, answer } = endpoint;
     const file = { type: 'string', format: 'binary' } as const;
     registry.registerPath({
       operationId: name,
@@ -40,7 +40,7 @@ export function openApiDocument(version: string): object {
         ...(upload && { body: { content: Object.fromEntries(upload.types.map((type) => [type, { schema: file }])) } }),
       },
       responses: {
-        200: {
+        [answerStatus]: {
           description: 'Answer',
           content: answerType ? { [answerType]: { schema: file } } : { 'application/json': { schema: answer } },
         },

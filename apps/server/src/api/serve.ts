@@ -43,6 +43,7 @@ export function serve<const E extends Endpoint>(
     if (!endpoint.stateless && endpoint.method !== 'get' && !access.token) requireSameSite(deps, ctx);
     const query = parse(endpoint.query, { ...ctx.query });
     const body = endpoint.body && parse(endpoint.body, await jsonBody(ctx));
+    if (endpoint.answerStatus) ctx.status = endpoint.answerStatus;
     const answer = await handler({ params, query, body, access, ctx } as Call<E>);
     if (answer instanceof AnswerText) {
       if (deps.checkAnswers && typeof answer.json === 'string') checked(endpoint, JSON.parse(answer.json));

@@ -19,6 +19,8 @@ export interface Endpoint {
   readonly body?: z.ZodType;
   /** the body is a file of this kind and size instead of JSON */
   readonly upload?: { readonly types: readonly string[]; readonly maxBytes: number };
+  /** the status of the answer; 200 where it is left out */
+  readonly answerStatus?: 202;
   /** media type of an answer that is no JSON */
   readonly answerType?: string;
   readonly answer: z.ZodType;

@@ -3,6 +3,7 @@ import { gardensEndpoints } from './gardens.js';
 import { libraryEndpoints } from './library.js';
 import { peopleEndpoints } from './people.js';
 import { recordsEndpoints } from './records.js';
+import { seasonEndpoints } from './season.js';
 import { sharingEndpoints } from './sharing.js';
 import { surroundingsEndpoints } from './surroundings.js';
 
@@ -19,6 +20,7 @@ export const endpoints = {
   ...surroundingsEndpoints,
   ...libraryEndpoints,
   ...calculations,
+  ...seasonEndpoints,
 } as const;
 
 export type EndpointName = keyof typeof endpoints;

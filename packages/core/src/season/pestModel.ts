@@ -60,19 +60,27 @@ export function requirePestModel({ stages, eggsPerAdultDay, femaleShare, initial
   }
 }
 
-/** @throws RangeError where a treatment or what comes in names a stage that is not there, or a share that cannot be */
-export function requireInputs({ stages }: PestModel, treatments: readonly SeasonTreatment[], immigration: Immigration | undefined): void {
+/**
+ * Refuse a treatment that cannot be.
+ *
+ * @param within - where the treatments stand, for the words of a refusal
+ * @throws RangeError that names the number or the stage which is wrong
+ */
+export function requireTreatments({ stages }: PestModel, treatments: readonly SeasonTreatment[], within: string): void {
   const known = new Set(stages.map(({ id }) => id));
   treatments.forEach(({ day, killByStage, halfLifeDays }, i) => {
-    if (!(Number.isInteger(day) && day >= 0)) throw new RangeError(`treatments.${i}.day: must be whole and 0 or more, got ${day}`);
-    if (halfLifeDays !== undefined && !(halfLifeDays > 0))
-      throw new RangeError(`treatments.${i}.halfLifeDays: must be above 0, got ${halfLifeDays}`);
+    const at = `${within}.treatments.${i}`;
+    if (!(Number.isInteger(day) && day >= 0)) throw new RangeError(`${at}.day: must be whole and 0 or more, got ${day}`);
+    if (halfLifeDays !== undefined && !(halfLifeDays > 0)) throw new RangeError(`${at}.halfLifeDays: must be above 0, got ${halfLifeDays}`);
     for (const [stage, share] of Object.entries(killByStage)) {
-      if (!known.has(stage)) throw new RangeError(`treatments.${i}.killByStage.${stage}: there is no such stage`);
-      if (!(share >= 0 && share <= 1)) throw new RangeError(`treatments.${i}.killByStage.${stage}: must be from 0 to 1, got ${share}`);
+      if (!known.has(stage)) throw new RangeError(`${at}.killByStage.${stage}: there is no such stage`);
+      if (!(share >= 0 && share <= 1)) throw new RangeError(`${at}.killByStage.${stage}: must be from 0 to 1, got ${share}`);
     }
   });
-  if (!immigration) return;
-  if (!known.has(immigration.stage)) throw new RangeError(`immigrationPerDay.stage: there is no stage ${immigration.stage}`);
-  if (!(immigration.count >= 0)) throw new RangeError(`immigrationPerDay.count: must be 0 or more, got ${immigration.count}`);
+}
+
+/** @throws RangeError where what comes in is of no stage, or cannot be */
+export function requireImmigration({ stages }: PestModel, { stage, count }: Immigration): void {
+  if (stages.every(({ id }) => id !== stage)) throw new RangeError(`immigrationPerDay.stage: there is no stage ${stage}`);
+  if (!(count >= 0)) throw new RangeError(`immigrationPerDay.count: must be 0 or more, got ${count}`);
 }

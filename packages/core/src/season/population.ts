@@ -103,7 +103,7 @@ export class Population {
   #rates(temperatureC: number, { mortality }: RunFactors): void {
     this.#model.stages.forEach(({ lowerC, degreeDays, substages, mortalityPerDay }, i) => {
       this.#move[i] = (substages * Math.max(0, temperatureC - lowerC)) / degreeDays;
-      this.#out[i] = this.#move[i]! + mortalityPerDay * mortality;
+      this.#out[i] = this.#move[i] + mortalityPerDay * mortality;
     });
   }
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bestShares, Population, runStrategy } from '.';
+import { bestShares, Population, requireSeason, runStrategy } from '.';
 import type { PestModel, SeasonScenario, SeasonTreatment } from '.';
 
 const stage = (id: string, degreeDays: number, substages: number, mortalityPerDay = 0, lowerC = 10) => ({
@@ -94,7 +94,7 @@ describe('a distributed delay', () => {
 
 test('it is what small Runge-Kutta steps come to, with residues, arrivals and warmth that changes', () => {
   const warmth = Array.from({ length: 40 }, (_, day) => 18 + 6 * Math.sin(day / 4));
-  const treatments = [
+  const treatments: SeasonTreatment[] = [
     { day: 8, killByStage: { nymph: 0.8, adult: 0.9 }, halfLifeDays: 3 },
     { day: 9, killByStage: { nymph: 0.5 }, halfLifeDays: 0.4 },
     { day: 21, killByStage: { egg: 0.6, nymph: 0.95, adult: 0.95 } },
@@ -174,7 +174,7 @@ describe('strategies', () => {
     [{ pest: { ...mite, initial: { moth: 3 } } }, 'pest.initial.moth: there is no such stage'],
     [{ immigrationPerDay: { stage: 'moth', count: 1 } }, 'there is no stage moth'],
   ])('%j is refused by name', (change, words) => {
-    expect(() => runStrategy({ ...scenario, ...change } as SeasonScenario, { name: 'x', treatments: [] }, 2, 1)).toThrow(words);
+    expect(() => requireSeason({ ...scenario, ...change }, [], 2)).toThrow(words);
   });
 
   test('a pest that grows beyond all numbers, and a stage of minutes, are refused and not waited for', () => {
@@ -182,13 +182,13 @@ describe('strategies', () => {
     const none = { name: 'x', treatments: [] };
     expect(() => runStrategy({ ...hot, pest: { ...mite, eggsPerAdultDay: 1000 } }, none, 1, 1)).toThrow('beyond all numbers');
     const quick = { ...mite, stages: [stage('egg', 0.1, 50), ...mite.stages.slice(1)] };
-    expect(() => runStrategy({ ...scenario, pest: quick }, none, 1, 1)).toThrow('pest.stages.0.substages: it would pass more than 200');
+    expect(() => requireSeason({ ...scenario, pest: quick }, [none], 1)).toThrow('pest.stages.0.substages: it would pass more than 200');
   });
 
   test('more than can be kept is refused with the limit', () => {
-    expect(() => runStrategy(scenario, { name: 'x', treatments: [] }, 100_000, 1)).toThrow('up to 4000000 can be kept');
-    expect(() => runStrategy(scenario, { name: 'x', treatments: [{ day: 1, killByStage: { nymph: 1.2 } }] }, 1, 1)).toThrow(
-      'treatments.0.killByStage.nymph: must be from 0 to 1, got 1.2',
+    expect(() => requireSeason(scenario, [], 100_000)).toThrow('up to 4000000 can be kept');
+    expect(() => requireSeason(scenario, [{ name: 'x', treatments: [{ day: 1, killByStage: { nymph: 1.2 } }] }], 1)).toThrow(
+      'strategies.0.treatments.0.killByStage.nymph: must be from 0 to 1, got 1.2',
     );
   });
 });

@@ -1,5 +1,5 @@
 import { quantile, seededRandom } from '../statistics/index.js';
-import { requireInputs, requirePestModel } from './pestModel.js';
+import { requireImmigration, requirePestModel, requireTreatments } from './pestModel.js';
 import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
 import { Population } from './population.js';
 
@@ -35,7 +35,7 @@ export interface BandDay {
 /** What one strategy comes to over all runs. */
 export interface StrategyOutcome {
   readonly name: string;
-  readonly bands: Readonly<Record<string, readonly BandDay[]>>;
+  readonly bands: Record<string, BandDay[]>;
   readonly sprays: number;
   readonly hours: number;
   /** mean of all runs: treatments, work and damage */
@@ -56,14 +56,26 @@ const mostSteps = 200;
 export const mostNumbers = 4_000_000;
 
 /**
+ * Refuse what cannot be run, before anything is.
+ *
+ * @throws RangeError that names the number which is wrong
+ */
+export function requireSeason(scenario: SeasonScenario, strategies: readonly SeasonStrategy[], runs: number): void {
+  requirePestModel(scenario.pest);
+  if (scenario.immigrationPerDay) requireImmigration(scenario.pest, scenario.immigrationPerDay);
+  strategies.forEach(({ treatments }, i) => requireTreatments(scenario.pest, treatments, `strategies.${i}`));
+  requireWork(scenario, runs);
+}
+
+/**
  * One strategy on a season, run after run. The chances of a run follow from the seed and its number alone, so that all strategies meet the same
  * seasons and can be compared run by run.
  *
  * @param runs - whole, 1 or more
- * @throws RangeError that names the number which is wrong
+ * @param scenario - checked by `requireSeason`
+ * @throws RangeError where the pest grows beyond all numbers
  */
 export function runStrategy(scenario: SeasonScenario, strategy: SeasonStrategy, runs: number, seed: number): StrategyOutcome {
-  requireScenario(scenario, strategy, runs);
   const { temperatureC, noise = 0, immigrationPerDay, pest, damage, hourPrice = 0 } = scenario;
   const { name, treatments, costPerTreatment = 0, hoursPerTreatment = 0 } = strategy;
   const [days, stages] = [temperatureC.length, pest.stages.length];
@@ -100,18 +112,12 @@ export function bestShares(outcomes: readonly Pick<StrategyOutcome, 'costs'>[]):
   for (let run = 0; run < runs; run++) {
     const least = Math.min(...outcomes.map(({ costs }) => costs[run]!));
     const first = outcomes.flatMap(({ costs }, i) => (costs[run] === least ? [i] : []));
-    for (const i of first) shares[i]! += 1 / first.length / runs;
+    for (const i of first) shares[i]! += 1 / first.length;
   }
-  return shares;
+  return shares.map((share) => Math.min(1, share / runs));
 }
 
-function requireScenario(
-  { temperatureC, noise = 0, immigrationPerDay, pest }: SeasonScenario,
-  { treatments }: SeasonStrategy,
-  runs: number,
-): void {
-  requirePestModel(pest);
-  requireInputs(pest, treatments, immigrationPerDay);
+function requireWork({ temperatureC, noise = 0, pest }: SeasonScenario, runs: number): void {
   if (!(noise >= 0 && noise <= 1)) throw new RangeError(`noise: must be from 0 to 1, got ${noise}`);
   if (!(Number.isInteger(runs) && runs >= 1)) throw new RangeError(`runs: must be whole and 1 or more, got ${runs}`);
   temperatureC.forEach((celsius, day) => {
