@@ -85,6 +85,7 @@ async function bundleServers() {
     entryPoints: {
       'server/main': join(server, 'main.ts'),
       'server/calcWorker': join(server, 'calc/worker.ts'),
+      'server/seasonWorker': join(server, 'season/worker.ts'),
       'server/loadDemo': join(server, 'demo/loadDemoNow.ts'),
       'server/export': join(server, 'archive/exportNow.ts'),
       'server/restore': join(server, 'archive/restoreNow.ts'),

@@ -7,6 +7,7 @@ import type { Db } from './db/client.js';
 import type { Mailer } from './mail/mail.js';
 import type { PartName } from '@field-nurse/library/parts';
 import type { Limits } from './people/limits.js';
+import type { Strategies } from './season/strategies.js';
 import type { FileStore } from './photos/fileStore.js';
 import type { LabelRegister } from './shelf/registers.js';
 import type { Stations } from './weather/stations.js';
@@ -19,6 +20,7 @@ export interface Deps {
   /** the parts of the library as JSON pressed by brotli, made by the build; none in tests of the API */
   readonly pressedParts?: Readonly<Record<PartName, Buffer>>;
   readonly calculator: Calculator;
+  readonly strategies: Strategies;
   readonly now: () => Date;
   readonly log: Logger;
   /** signs cookies */

@@ -19,6 +19,7 @@ import { queuedMail } from './mail/jobs.js';
 import { noMail, smtp } from './mail/mail.js';
 import { limitsOver } from './people/limits.js';
 import { folderStore } from './photos/fileStore.js';
+import { threadedStrategies } from './season/strategies.js';
 import { noStations, stationsOver } from './weather/stations.js';
 
 const giveUp = (error: unknown): never => {
@@ -49,6 +50,7 @@ const deps: Deps = {
     // One processor is left to talk to everybody.
     threads: Math.max(1, availableParallelism() - 1),
   }),
+  strategies: threadedStrategies({ workerFile: fileURLToPath(new URL('./seasonWorker.mjs', import.meta.url)) }),
   now: () => new Date(),
   log,
   secret: config.SESSION_SECRET,
@@ -75,7 +77,7 @@ let stopping = false;
 const stop = () => {
   if (stopping) return;
   stopping = true;
-  server.close(() => void Promise.all([jobs.current?.stop(), deps.calculator.close()]).then(() => pool.end()));
+  server.close(() => void Promise.all([jobs.current?.stop(), deps.calculator.close(), deps.strategies.close()]).then(() => pool.end()));
   setTimeout(() => server.closeAllConnections(), graceMs).unref();
 };
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);

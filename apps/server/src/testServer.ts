@@ -24,6 +24,8 @@ import { noRegister } from './shelf/registers';
 import type { LabelRegister } from './shelf/registers';
 import { noStations } from './weather/stations';
 import type { Stations } from './weather/stations';
+import { directStrategies } from './season/strategies';
+import type { Strategies } from './season/strategies';
 import { fresh, settings } from './testRecords';
 
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
@@ -52,6 +54,7 @@ export async function startTestServer({
   clinics = noClinics,
   labelRegister = noRegister,
   calculator,
+  strategies = directStrategies,
   url: given,
   reachedBy,
   patience,
@@ -69,6 +72,7 @@ export async function startTestServer({
   clinics?: Clinics;
   labelRegister?: LabelRegister;
   calculator?: Calculator;
+  strategies?: Strategies;
 } & Partial<Pick<Deps, 'secureCookies' | 'proxies' | 'openCalc' | 'pressedParts'>> = {}) {
   const url = given ?? (await emptyDatabase());
   await migrateDatabase(url, join(import.meta.dirname, 'db/migrations'));
@@ -81,6 +85,7 @@ export async function startTestServer({
     pool,
     library,
     calculator: calculator ?? directCalculator(library),
+    strategies,
     now: () => new Date('2026-07-18T09:30:00Z'),
     log: pino({ level: 'silent' }),
     secret: 'x'.repeat(40),

@@ -1,6 +1,4 @@
 import type { CalculationName, CalculationRequest } from '@field-nurse/contract';
-import { runStrategy } from '@field-nurse/core/season';
-import type { SeasonScenario, SeasonStrategy, StrategyOutcome } from '@field-nurse/core/season';
 import type { Library, OwnEntryFacts } from '@field-nurse/library';
 import { withOwnEntries } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
@@ -23,17 +21,7 @@ export interface Calculator {
     own?: readonly OwnEntryFacts[],
     signal?: AbortSignal,
   ): Promise<Calculated<N>>;
-  /** One strategy of a season, which may take a minute. @throws Error that says what is wrong with it */
-  strategy(task: StrategyTask, signal?: AbortSignal): Promise<StrategyOutcome>;
   close(): Promise<void>;
-}
-
-/** A strategy, and the season that it is tried on. */
-export interface StrategyTask {
-  readonly scenario: SeasonScenario;
-  readonly strategy: SeasonStrategy;
-  readonly runs: number;
-  readonly seed: number;
 }
 
 /** What a worker thread is given for each calculation. */
@@ -61,7 +49,7 @@ export function pooledCalculator({
   mostWaiting = 64,
   execArgv = [],
 }: PoolSettings): Calculator {
-  const pool = new Piscina<CalculationTask | StrategyTask, unknown>({
+  const pool = new Piscina<CalculationTask, unknown>({
     filename: workerFile,
     workerData: { libraryFile },
     minThreads: threads,
@@ -82,26 +70,14 @@ export function pooledCalculator({
         throw error;
       }
     },
-    strategy: async (task, signal = new AbortController().signal) => {
-      const deadline = AbortSignal.timeout(longestStrategyMs);
-      try {
-        return (await pool.run(task, { signal: AbortSignal.any([signal, deadline]) })) as StrategyOutcome;
-      } catch (error) {
-        if (deadline.aborted) throw new Error('This takes too long to work out. Ask for fewer runs or days.', { cause: error });
-        throw error;
-      }
-    },
     close: () => pool.close({ force: true }),
   };
 }
-
-const longestStrategyMs = 60_000;
 
 const busy = () => new ApiError(503, 'busy', 'Too much is being worked out at once. Try again in a moment.', retryAfter(1));
 
 /** Calculations where they are asked, for tests and for filling the demo garden. */
 export const directCalculator = (library: Library): Calculator => ({
   calculate: async (name, request, own = []) => calculate(withOwnEntries(library, own), name, request, await meansFor(name)),
-  strategy: ({ scenario, strategy, runs, seed }) => Promise.resolve().then(() => runStrategy(scenario, strategy, runs, seed)),
   close: () => Promise.resolve(),
 });

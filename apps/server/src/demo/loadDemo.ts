@@ -20,6 +20,7 @@ import { noMail } from '../mail/mail.js';
 import { limitsOver } from '../people/limits.js';
 import { people } from '../people/tables.js';
 import { memoryStore } from '../photos/fileStore.js';
+import { directStrategies } from '../season/strategies.js';
 import { copyGarden } from '../visits/copyGarden.js';
 import { hasTemplate, templateId } from '../visits/visits.js';
 import { noStations, stationsOver } from '../weather/stations.js';
@@ -104,6 +105,7 @@ async function withServer(
     pool,
     library,
     calculator: directCalculator(library),
+    strategies: directStrategies,
     now: () => new Date(demoNow),
     log: pino({ level: 'error' }),
     secret: randomBytes(32).toString('hex'),

@@ -1,10 +1,11 @@
 import type { SeasonRequest, SeasonState } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { directCalculator } from '../calc/calculator';
-import type { Calculator } from '../calc/calculator';
+import { join } from 'node:path';
 import { ApiClient } from '../demo/apiClient';
-import { compiledLibrary, refused, startTestServer } from '../testServer';
+import { refused, startTestServer } from '../testServer';
 import type { TestServer } from '../testServer';
+import { directStrategies, threadedStrategies } from './strategies';
+import type { Strategies } from './strategies';
 
 let server: TestServer;
 let script: ApiClient;
@@ -12,16 +13,15 @@ let script: ApiClient;
 let gate: Promise<unknown> = Promise.resolve();
 let worked: string[] = [];
 beforeAll(async () => {
-  const direct = directCalculator(compiledLibrary());
-  const calculator: Calculator = {
-    ...direct,
-    strategy: async (task, signal) => {
+  const strategies: Strategies = {
+    ...directStrategies,
+    run: async (task, signal) => {
       worked.push(task.strategy.name);
-      await Promise.race([gate, new Promise((_, reject) => signal?.addEventListener('abort', () => reject(new Error('given up'))))]);
-      return direct.strategy(task, signal);
+      await Promise.race([gate, new Promise((_, reject) => signal.addEventListener('abort', () => reject(new Error('given up'))))]);
+      return directStrategies.run(task, signal);
     },
   };
-  server = await startTestServer({ calculator });
+  server = await startTestServer({ strategies });
   script = new ApiClient(server.address);
 }, 60_000);
 afterAll(() => server.stop());
@@ -139,14 +139,25 @@ describe('a server that stopped in the middle', () => {
 
 test('a pest that grows beyond all numbers fails with a reason', async () => {
   const { pest } = question().scenario;
-  const wild = question({ days: 400, temperatureC: Array.from({ length: 400 }, () => 60), noise: 0, pest: { ...pest, eggsPerAdultDay: 1000 } }, 1);
+  const wild = question(
+    { days: 400, temperatureC: Array.from({ length: 400 }, () => 60), noise: 0, pest: { ...pest, eggsPerAdultDay: 1000 } },
+    1,
+  );
   expect(await ended(await begin(wild))).toMatchObject({ state: 'failed', error: expect.stringContaining('beyond all numbers') as string });
 });
 
 test.each([
   ['fewer days of warmth than days', { temperatureC: [20] }, /400.*a mean for each of the days/],
-  ['a stage that is not there', { pest: { ...question().scenario.pest, initial: { moth: 3 } } }, /400.*pest.initial.moth: there is no such stage/],
-  ['a stage of seconds', { pest: { ...question().scenario.pest, stages: [stage('egg', 0.1, 100), stage('nymph', 80, 6), stage('adult', 200, 3)] } }, /400.*more than 200/],
+  [
+    'a stage that is not there',
+    { pest: { ...question().scenario.pest, initial: { moth: 3 } } },
+    /400.*pest.initial.moth: there is no such stage/,
+  ],
+  [
+    'a stage of seconds',
+    { pest: { ...question().scenario.pest, stages: [stage('egg', 0.1, 100), stage('nymph', 80, 6), stage('adult', 200, 3)] } },
+    /400.*more than 200/,
+  ],
 ])('%s is refused at once', async (_, change, words) => {
   expect(await refused(script.send('post', path, question(change)))).toMatch(words);
 });
@@ -160,4 +171,34 @@ test('a job that is not there, and more than can wait', async () => {
   expect(await refused(begin())).toMatch(/429.*Try again in a minute/);
   for (const job of jobs) await script.send('delete', job);
   open();
+});
+
+describe('in a thread of its own', () => {
+  const settings = { workerFile: join(import.meta.dirname, 'worker.ts'), execArgv: ['--import', 'tsx'] };
+  const task = (runs = 5) => {
+    const { scenario, strategies, seed } = question();
+    return { scenario, strategy: strategies[1]!, runs, seed };
+  };
+  const never = new AbortController().signal;
+
+  test('it is the same; what cannot be says why', async () => {
+    const threaded = threadedStrategies(settings);
+    try {
+      expect(await threaded.run(task(), never)).toEqual(await directStrategies.run(task(), never));
+      const wild = { ...task(1), scenario: { ...task().scenario, temperatureC: Array.from({ length: 3000 }, () => 50) } };
+      await expect(threaded.run({ ...wild, strategy: { name: 'x', treatments: [] } }, never)).rejects.toThrow('beyond all numbers');
+    } finally {
+      await threaded.close();
+    }
+  }, 30_000);
+
+  test('what takes too long, or is given up, ends', async () => {
+    const threaded = threadedStrategies({ ...settings, deadlineMs: 1500 });
+    try {
+      await expect(threaded.run(task(100_000), never)).rejects.toThrow('Ask for fewer runs or days');
+      await expect(threaded.run(task(100_000), AbortSignal.timeout(100))).rejects.toThrow(/abort/i);
+    } finally {
+      await threaded.close();
+    }
+  }, 30_000);
 });

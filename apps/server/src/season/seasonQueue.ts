@@ -20,11 +20,11 @@ const mostBegun = 2;
  * the same when it is back, begins it again, once.
  */
 export class SeasonQueue {
-  readonly #deps: Pick<Deps, 'db' | 'calculator' | 'log'>;
+  readonly #deps: Pick<Deps, 'db' | 'strategies' | 'log'>;
   readonly #underWay = new Map<string, AbortController>();
   #working: Promise<void> | undefined;
 
-  constructor(deps: Pick<Deps, 'db' | 'calculator' | 'log'>) {
+  constructor(deps: Pick<Deps, 'db' | 'strategies' | 'log'>) {
     this.#deps = deps;
   }
 
@@ -92,7 +92,6 @@ export class SeasonQueue {
   }
 
   async #one({ id, question }: { readonly id: string; readonly question: SeasonRequest }): Promise<void> {
-    const { calculator } = this.#deps;
     const ending = new AbortController();
     this.#underWay.set(id, ending);
     const beat = setInterval(() => void this.#hold(id, {}).catch(() => false), beatMs);
@@ -100,7 +99,7 @@ export class SeasonQueue {
       const { scenario, strategies, runs, seed } = question;
       const outcomes: StrategyOutcome[] = [];
       for (const strategy of strategies) {
-        outcomes.push(await calculator.strategy({ scenario, strategy, runs, seed }, ending.signal));
+        outcomes.push(await this.#deps.strategies.run({ scenario, strategy, runs, seed }, ending.signal));
         if (!(await this.#hold(id, { progress: outcomes.length / strategies.length }))) return;
       }
       const best = bestShares(outcomes);
