@@ -1,4 +1,4 @@
-import { bedRestsOf } from './bedRests';
+import { bedRestsOf, restsAgainst } from './bedRests';
 
 const conditions = new Map([
   ['rot', { restYears: 15, hosts: { often: ['onion', 'roses'], sometimes: ['leek'] } }],
@@ -26,4 +26,17 @@ test('while the case is open it counts from its opening; what does not last clos
       familyOf,
     ),
   ).toEqual([]);
+});
+
+test('against a plant counts what rests from its family on that day; each trouble once, with the longest rest', () => {
+  const again = { ...rot, openedOn: '2026-07-01', closedOn: '2026-07-10' };
+  const rests = bedRestsOf([rot, again, { ...rot, placeId: 'sill' }], conditions, familyOf);
+  expect(restsAgainst(rests, 'bed', 'alliums', '2027-03-01')).toEqual([expect.objectContaining({ condition: 'rot', until: '2041-07-10' })]);
+  // Before it was found, and when it is over, nothing was against it; nor is it against other families.
+  for (const [family, day] of [
+    ['alliums', '2025-06-19'],
+    ['alliums', '2041-07-10'],
+    ['brassicas', '2027-03-01'],
+  ] as const)
+    expect(restsAgainst(rests, 'bed', family, day)).toEqual([]);
 });

@@ -46,3 +46,18 @@ export function bedRestsOf(
     }),
   );
 }
+
+/**
+ * What the ground of a place has against a plant on a day: each trouble once, with the longest of its rests.
+ *
+ * @param family - of the plant, or its id where it has none
+ */
+export function restsAgainst(rests: readonly BedRest[], placeId: string, family: string, day: string): BedRest[] {
+  const longest = new Map<string, BedRest>();
+  for (const rest of rests) {
+    if (rest.placeId !== placeId || !rest.families.includes(family) || rest.from > day || day >= rest.until) continue;
+    const known = longest.get(rest.condition);
+    if (!known || known.until < rest.until) longest.set(rest.condition, rest);
+  }
+  return [...longest.values()].sort((a, b) => b.until.localeCompare(a.until));
+}

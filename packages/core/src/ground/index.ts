@@ -22,5 +22,5 @@ export type { Quarantine, QuarantineState } from './quarantine.js';
 // Plantings over time
 export { plantedOnIfKnown, plantingOn } from './plantingOn.js';
 export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';
-export { bedRestsOf } from './bedRests.js';
+export { bedRestsOf, restsAgainst } from './bedRests.js';
 export type { BedRest, LastingCondition, GroundCase } from './bedRests.js';

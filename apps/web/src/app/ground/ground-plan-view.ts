@@ -4,7 +4,7 @@ import { MatSliderModule } from '@angular/material/slider';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Router, RouterLink } from '@angular/router';
 import type { Place, Shape, Written } from '@field-nurse/contract';
-import { bedRestsOf, planArea } from '@field-nurse/core/ground';
+import { planArea } from '@field-nurse/core/ground';
 import { addDays, daysBetween } from '@field-nurse/core/timing';
 import { ApiError } from '../api/api-error';
 import { isAtHand } from '../cases/at-hand';
@@ -13,6 +13,7 @@ import type { Planting } from '../gardens/plantings-now';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { healthMarks } from '../gardens/status-mark';
+import { RestingGround } from '../prevention/resting-ground';
 import { Scouting } from '../scouting/scouting';
 import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
@@ -52,6 +53,7 @@ const shapeKinds = [
 export class PlanView {
   readonly #records = inject(Records);
   readonly #book = inject(Scouting);
+  readonly #ground = inject(RestingGround);
   readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
@@ -95,8 +97,7 @@ export class PlanView {
   readonly #shapes = computed(() => planShapes(this.garden.places(), this.garden.plantings(), this.day()));
   readonly #dueNow = computed(() => new Set(this.#book.due().map(({ id }) => id)));
   readonly #resting = computed(() => {
-    const rests = bedRestsOf(this.garden.caseLines(), this.library.conditions(), (host) => this.library.hosts().get(host)?.family);
-    return rests.filter(({ from, until }) => from <= this.day() && this.day() < until);
+    return this.#ground.all().filter(({ from, until }) => from <= this.day() && this.day() < until);
   });
 
   constructor() {

@@ -8,6 +8,7 @@ import type { Shape } from '@field-nurse/contract';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
+import { RestingGround } from '../prevention/resting-ground';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
 import { remember, remembered } from '../shared/tab-memory';
@@ -37,6 +38,7 @@ export class ListPage {
   readonly #key = `field-nurse-list ${this.garden.summary().id}`;
   readonly #placeIds = new Map<string, string>();
 
+  readonly #ground = inject(RestingGround);
   protected readonly text = signal(remembered<string>(this.#key) ?? '');
   protected readonly rows = signal<readonly ListRow[]>([]);
   readonly #shapes = signal<ReadonlyMap<string, Shape>>(new Map());
@@ -67,13 +69,15 @@ export class ListPage {
   });
   /** the rows by their place */
   protected readonly places = computed(() => {
-    const groups = new Map<string, { name: string; isNew: boolean; setting: string; rows: ListRow[] }>();
+    const groups = new Map<string, { name: string; isNew: boolean; setting: string; rows: ListRow[]; rests: string[] }>();
     const there = this.garden.places();
     for (const row of this.rows()) {
       const { name, setting } = placeOfRow(row, this.library.hosts().get(row.host ?? ''), there);
       const key = name.toLowerCase();
-      const group = groups.get(key) ?? { name, setting, isNew: !there.some((one) => one.name.toLowerCase() === key), rows: [] };
+      const group = groups.get(key) ?? { name, setting, isNew: !there.some((one) => one.name.toLowerCase() === key), rows: [], rests: [] };
       group.rows.push(row);
+      const rest = this.#ground.word(there.find((one) => one.name.toLowerCase() === key)?.id ?? '', row.host ?? '', this.garden.today());
+      if (rest) group.rests.push(rest);
       groups.set(key, group);
     }
     return [...groups.values()];

@@ -15,6 +15,7 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { NameField } from '../library/name-field';
+import { RestingGround } from '../prevention/resting-ground';
 import { Submission } from '../shared/submission';
 import { DayField } from '../gardens/day-field';
 import { injectLeaveFor } from '../shared/leave-for';
@@ -83,6 +84,10 @@ export class PlantingEditPage implements OnInit {
 
   protected readonly hosts = computed(() => this.#library.known()?.hosts ?? []);
 
+  readonly #ground = inject(RestingGround);
+  readonly #host = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
+  /** why it should not stand there */
+  protected readonly rest = computed(() => this.#ground.word(this.#place(), this.#host(), this.garden.today()));
   readonly #place = toSignal(this.form.controls.placeId.valueChanges, { initialValue: '' });
   /** another place is chosen for a planting that stood elsewhere */
   protected readonly isElsewhere = computed(

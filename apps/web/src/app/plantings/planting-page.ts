@@ -9,6 +9,7 @@ import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
 import { AssumedFacts } from '../library/assumed-facts';
 import { Library } from '../library/library';
+import { RestingGround } from '../prevention/resting-ground';
 import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord } from '../shared/days';
 import { MeasuredWidth } from '../shared/measured-width';
@@ -59,6 +60,9 @@ import { seasonSpan, stripsWithin } from './strips';
           <p class="fn-stop">
             <strong>Don’t pick before {{ day }}.</strong> Something that was applied needs this many days.
           </p>
+        }
+        @if (rest(); as line) {
+          <p class="fn-care">{{ line }}</p>
         }
         <fn-held-apart [planting]="one" />
         <dl class="facts">
@@ -173,6 +177,12 @@ export class PlantingPage {
   protected readonly takenForGranted = computed(() => this.one()?.assumed.some((fact) => fact !== 'plantedOn'));
   protected readonly host = computed(() => this.library.hosts().get(this.one()?.host ?? ''));
   protected readonly applications = computed(() => [...this.garden.applicationsOn(this.planting())].reverse());
+  readonly #ground = inject(RestingGround);
+  /** it stands in ground that should rest from it */
+  protected readonly rest = computed(() => {
+    const [one, today] = [this.one(), this.garden.today()];
+    return one && !one.endedOn && this.#ground.isBroken(one, today) ? this.#ground.word(one.placeId, one.host, today) : '';
+  });
   protected readonly keepOut = computed(() => {
     const until = keepOutUntil(this.applications(), this.garden.now());
     return until && instantWord(until, this.#zone);

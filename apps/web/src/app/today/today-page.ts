@@ -14,6 +14,7 @@ import { Library } from '../library/library';
 import { PlantingTitle } from '../library/planting-title';
 import { StatusMark } from '../gardens/status-mark';
 import { dayWord, fromToday, instantWord, longDay } from '../shared/days';
+import { RestingGround } from '../prevention/resting-ground';
 import { PreventionWalk } from '../prevention/prevention-walk';
 import { Scouting } from '../scouting/scouting';
 import { JobLine } from './job-line';
@@ -45,6 +46,7 @@ export class TodayPage {
   protected readonly agenda = this.#agenda.today;
   protected readonly book = inject(Scouting);
   readonly #weather = inject(GardenWeather);
+  readonly #ground = inject(RestingGround);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks, as far as the round does not say it */
   protected readonly warnings = computed(() => {
@@ -56,6 +58,10 @@ export class TodayPage {
         why.filter(({ code }) => code === 'last-year').map((reason) => ({ planting: id, text: this.book.word(reason) })),
       );
   });
+  /** what was set into ground that rests from it */
+  protected readonly resting = computed(() =>
+    this.#ground.broken().map(({ id, placeId, host }) => ({ planting: id, text: this.#ground.word(placeId, host, this.garden.today()) })),
+  );
   /** what the plan has for today and tomorrow, and what was left undone */
   protected readonly jobs = this.#agenda.jobsDue;
   protected readonly testLeaves = inject(TestLeaves).due;
@@ -97,6 +103,7 @@ export class TodayPage {
       this.jobs(),
       this.testLeaves(),
       this.lessons(),
+      this.resting(),
     ].every((list) => list.length === 0),
   );
   readonly #sick = (id: string, planting: string) =>
