@@ -26,15 +26,16 @@ export class RestingGround {
     const rests = this.against(placeId, host, day);
     const place = this.#garden.place(placeId);
     if (rests.length === 0 || !place) return '';
+    const today = this.#garden.today();
     const why = rests.map(
-      ({ condition, until }) => `${this.#library.conditionName(condition)} until ${dayWord(until, this.#garden.today())}`,
+      ({ condition, until }) => `${this.#library.conditionName(condition)} lasts in its soil until ${dayWord(until, today)}`,
     );
     const open = this.#garden
       .places()
       .filter((one) => one.id !== placeId && !one.endedOn && one.setting === place.setting && this.against(one.id, host, day).length === 0);
     const rather = open.slice(0, mostNamed).map(({ name }) => name);
     const plant = this.#library.hostName(host).toLowerCase();
-    return `${place.name} rests from what ${why.join(' and ')} takes, and it takes ${plant}: what lasts in the soil gets it again.${rather.length > 0 ? ` Open to it: ${rather.join(', ')}.` : ''}`;
+    return `${place.name} should rest from ${plant}. ${why.join(', ')}.${rather.length > 0 ? ` Open to it: ${rather.join(', ')}.` : ''}`;
   }
 
   /** Plantings that were set into ground that rests from them. */

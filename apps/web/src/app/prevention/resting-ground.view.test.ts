@@ -36,7 +36,7 @@ test('it says what the ground has against a plant, until when, and where it may 
     ],
   });
   expect(ground.word('bed', 'leek', '2026-07-18')).toMatch(
-    /^Bed rests from what .*white rot.* until .*2040 takes, and it takes leek: what lasts in the soil gets it again\. Open to it: Upper bed\.$/i,
+    /^Bed should rest from leek\. .*white rot.* lasts in its soil until .*2040\. Open to it: Upper bed\.$/i,
   );
   expect(ground.word('bed', 'chard', '2026-07-18')).toBe('');
   expect(ground.word('other', 'leek', '2026-07-18')).toBe('');
