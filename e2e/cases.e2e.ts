@@ -121,7 +121,6 @@ test('on a phone the likeliest cause stays in sight while signs are tapped, and 
   await page.getByLabel('In your own words').fill('fine pale dots on the leaves, tiny moving dots below');
   const cause = page.getByRole('button', { name: /^.+ % Spider mite$/ });
   const look = page.getByRole('button', { name: /^(Look next|Enough looked)$/ });
-  await expect(cause).toBeHidden();
   await page.getByRole('button', { name: /^Under the leaf/ }).click();
   await page.getByRole('button', { name: /^Fine webbing/ }).scrollIntoViewIfNeeded();
   await expect(cause).toBeInViewport();

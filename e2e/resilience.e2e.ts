@@ -189,7 +189,7 @@ test('the log prints without the frame and goes out as CSV', async ({ page }) =>
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download CSV' }).click()]);
   const csv = await readFile(await download.path(), 'utf8');
   expect(csv.split('\r\n')[0]).toMatch(/^tank,applied,place,plant,cultivar,plants,part,treatment/);
-  expect(csv).toMatch(/both sides of the leaves to run-off,Copper hydroxide,[^,]*,27,g,9/);
+  expect(csv).toMatch(/both sides of the leaves to run-off,Copper hydroxide,[^,]*,27,g,,9/);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
   await expect(page.getByText('Osier Reach. Printed Saturday')).toBeVisible();

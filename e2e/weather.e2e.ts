@@ -51,6 +51,8 @@ test('a garden without weather says so; a file is refused in words, taken in, se
   await expect(page.getByText(/^not measured \(/)).toBeVisible();
   await page.getByRole('button', { name: 'Take out gauge.csv' }).click();
   await expect(page.getByText('Nothing yet.')).toBeVisible();
+  // Until then the note of before may be there, whose way back is another one.
+  await expect(page.getByText('gauge.csv is taken out.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Take out gauge.csv' })).toBeVisible();
 });

@@ -17,7 +17,7 @@ import { ApiClient } from './demo/apiClient';
 import type { Deps } from './deps';
 import type { Mail } from './mail/mail';
 import { limitsOver } from './people/limits';
-import { memoryStore } from './photos/fileStore';
+import { memoryStore } from './photos/memoryStore';
 import { noClinics } from './clinic/clinics';
 import type { Clinics } from './clinic/clinics';
 import { noRegister } from './shelf/registers';

@@ -19,7 +19,7 @@ import { gardens, members } from '../gardens/tables.js';
 import { noMail } from '../mail/mail.js';
 import { limitsOver } from '../people/limits.js';
 import { people } from '../people/tables.js';
-import { memoryStore } from '../photos/fileStore.js';
+import { memoryStore } from '../photos/memoryStore.js';
 import { directStrategies } from '../season/strategies.js';
 import { copyGarden } from '../visits/copyGarden.js';
 import { hasTemplate, templateId } from '../visits/visits.js';

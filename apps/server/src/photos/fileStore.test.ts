@@ -1,7 +1,8 @@
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { folderStore, memoryStore } from './fileStore';
+import { folderStore } from './fileStore';
+import { memoryStore } from './memoryStore';
 
 const root = mkdtempSync(join(tmpdir(), 'field-nurse-files-'));
 afterAll(() => rmSync(root, { recursive: true }));

@@ -128,6 +128,19 @@ describe('a server that stopped in the middle', () => {
     expect(await ended(await left(2, 31))).toMatchObject({ state: 'failed', error: 'The server stopped twice while this was worked out.' });
   });
 
+  test('one whose thread ends with it gives the season back, once', async () => {
+    const ends = (times: number) => {
+      let left = times;
+      gate = {
+        then: (go: () => void, stop: (error: Error) => void) => (left-- > 0 ? stop(new Error('Terminated')) : go()),
+      } as unknown as Promise<void>;
+    };
+    ends(1);
+    expect((await ended(await begin())).state).toBe('done');
+    ends(2);
+    expect(await ended(await begin())).toMatchObject({ state: 'failed', error: 'The server stopped twice while this was worked out.' });
+  });
+
   test('one that is at work is left alone', async () => {
     const job = await left(1, 5);
     await ask(job);

@@ -6,6 +6,7 @@ import { randomUUID } from 'node:crypto';
 import type { Deps } from '../deps.js';
 import { ApiError } from '../http/apiError.js';
 import { retryAfter } from '../http/retryAfter.js';
+import { SeasonFault } from './strategies.js';
 import { seasonJobs } from './tables.js';
 
 const mostWaiting = 50;
@@ -80,7 +81,7 @@ export class SeasonQueue {
     await db
       .update(seasonJobs)
       .set({ state: 'failed', error: 'The server stopped twice while this was worked out.' })
-      .where(sql`${isSilent} and begun >= ${mostBegun}`);
+      .where(sql`(${isSilent} or state = 'waiting') and begun >= ${mostBegun}`);
     const [job] = await db
       .update(seasonJobs)
       .set({ state: 'running', progress: 0, heldAt: sql`now()`, begun: sql`begun + 1` })
@@ -107,7 +108,13 @@ export class SeasonQueue {
       await this.#hold(id, { state: 'done', progress: 1, result });
     } catch (error) {
       if (ending.signal.aborted) return;
-      await this.#hold(id, { state: 'failed', error: (error as Error).message });
+      if (error instanceof SeasonFault) {
+        await this.#hold(id, { state: 'failed', error: error.message });
+        return;
+      }
+      // The server stops, most likely: it is begun again by whoever is there.
+      await this.#hold(id, { state: 'waiting' });
+      throw error;
     } finally {
       clearInterval(beat);
       this.#underWay.delete(id);

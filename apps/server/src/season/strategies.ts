@@ -10,9 +10,12 @@ export interface StrategyTask {
   readonly seed: number;
 }
 
+/** What is wrong with a season itself, in words for who asked; any other error is the server's. */
+export class SeasonFault extends Error {}
+
 /** Where strategies are worked out. */
 export interface Strategies {
-  /** @throws Error that says what is wrong with it, also that it takes too long */
+  /** @throws SeasonFault, also where it takes too long */
   run(task: StrategyTask, signal: AbortSignal): Promise<StrategyOutcome>;
   close(): Promise<void>;
 }
@@ -45,8 +48,8 @@ export function threadedStrategies({
       try {
         return await pool.run(task, { signal: AbortSignal.any([signal, deadline]) });
       } catch (error) {
-        if (deadline.aborted) throw new Error('This takes too long to work out. Ask for fewer runs or days.', { cause: error });
-        throw error;
+        if (deadline.aborted) throw new SeasonFault('This takes too long to work out. Ask for fewer runs or days.', { cause: error });
+        throw asFault(error);
       }
     },
     close: () => pool.close({ force: true }),
@@ -55,6 +58,16 @@ export function threadedStrategies({
 
 /** Strategies where they are asked, for tests and for filling the demo garden. */
 export const directStrategies: Strategies = {
-  run: ({ scenario, strategy, runs, seed }) => Promise.resolve().then(() => runStrategy(scenario, strategy, runs, seed)),
+  run: async ({ scenario, strategy, runs, seed }) => {
+    await Promise.resolve();
+    try {
+      return runStrategy(scenario, strategy, runs, seed);
+    } catch (error) {
+      throw asFault(error);
+    }
+  },
   close: () => Promise.resolve(),
 };
+
+/** Core names what is wrong in a RangeError. */
+const asFault = (error: unknown) => (error instanceof RangeError ? new SeasonFault(error.message, { cause: error }) : error);
