@@ -24,6 +24,14 @@ test('the newest of assessment and decision says when; a decision of the same da
   expect(nextAssessmentOn([assessment], [decision])).toBeUndefined();
 });
 
+test('a look at one plant does not take away what the look at the whole of that day said', () => {
+  const whole = { ...assessment, nextAssessmentOn: '2026-07-12' };
+  const plant = { ...assessment, plant: 4 };
+  expect(nextAssessmentOn([whole, plant], [])).toBe('2026-07-12');
+  expect(nextAssessmentOn([whole, { ...plant, nextAssessmentOn: '2026-07-08' }], [])).toBe('2026-07-08');
+  expect(nextAssessmentOn([whole, { ...plant, assessedOn: '2026-07-05' }], [])).toBeUndefined();
+});
+
 test('the status is that of the series, by days and not by places in the list', () => {
   expect(statusOf([])).toBeUndefined();
   expect(statusOf([assessment])).toBe('first-look');

@@ -24,7 +24,9 @@ export function nextAssessmentOn(
   const decision = decisions.at(-1);
   if (!assessment) return decision?.nextAssessmentOn;
   if (decision && decision.decidedOn >= assessment.assessedOn) return decision.nextAssessmentOn;
-  return assessment.nextAssessmentOn ?? undefined;
+  // Of the looks of one day, at parts and at single plants, any may say when the next is due.
+  const said = assessments.flatMap((one) => (one.assessedOn === assessment.assessedOn ? (one.nextAssessmentOn ?? []) : []));
+  return said.sort()[0];
 }
 
 /** How the plant does, from its assessments in order of day. */

@@ -1,4 +1,5 @@
 import type { Assessment, Case, Harvest, PlantingEvent, Stop } from '@field-nurse/contract';
+import { looksByDay } from '@field-nurse/core/recovery';
 import { addDays, dayAt, daysBetween, residueLeft } from '@field-nurse/core/timing';
 import type { Intervention } from '@field-nurse/library';
 import type { Applied } from '../gardens/applied';
@@ -74,7 +75,7 @@ export function chartRows(records: ChartRecords, facts: ChartFacts): ChartRow[] 
         cases: (casesOf.get(planting.id) ?? []).map(({ id, openedOn }) => ({
           id,
           openedOn,
-          points: (looksOf.get(id) ?? [])
+          points: looksByDay(looksOf.get(id) ?? [])
             .map(({ assessedOn, severity, count }) => ({ day: assessedOn, severity, count }))
             .sort((a, b) => a.day.localeCompare(b.day)),
         })),

@@ -44,6 +44,13 @@ test('a strip holds growth, assessments, treatments, waits and harvest', () => {
   ]);
 });
 
+test('looks at parts and single plants of a day are one point', () => {
+  const parts = [10, 30].map((severity, i) => ({ ...assessment, id: `part ${i}`, partId: `part ${i}`, severity }));
+  expect(strips({ assessments: parts })[0]!.cases).toEqual([{ id: 'rust', points: [{ day: '2026-07-03', severity: 20 }] }]);
+  const plant = { ...assessment, id: 'plant', plant: 3, severity: 60 };
+  expect(strips({ assessments: [assessment, plant] })[0]!.cases[0]!.points).toEqual([{ day: '2026-07-03', severity: 10 }]);
+});
+
 test('what lies outside of the span is left out or cut off', () => {
   expect(strips({ plantings: [{ ...planting, plantedOn: '2026-08-01' }] })).toEqual([]);
   expect(strips({ plantings: [{ ...planting, endedOn: '2026-04-30' }] })).toEqual([]);

@@ -1,4 +1,5 @@
 import type { Case, Assessment, Stop } from '@field-nurse/contract';
+import { looksByDay } from '@field-nurse/core/recovery';
 import { addDays, dayAt } from '@field-nurse/core/timing';
 import type { Applied } from '../gardens/applied';
 import type { Planting } from '../gardens/plantings-now';
@@ -64,8 +65,7 @@ export function stripsWithin(span: Span, records: GardenRecords, today: string, 
           .filter(({ plantingId }) => plantingId === planting.id)
           .map(({ id }) => ({
             id,
-            points: records.assessments
-              .filter(({ caseId, assessedOn }) => caseId === id && within(assessedOn))
+            points: looksByDay(records.assessments.filter(({ caseId, assessedOn }) => caseId === id && within(assessedOn)))
               .map(({ assessedOn, severity }) => ({ day: assessedOn, severity }))
               .sort((a, b) => a.day.localeCompare(b.day)),
           }))
