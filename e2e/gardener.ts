@@ -154,6 +154,8 @@ export const expectContrast = (page: Page): Promise<void> => expectNoViolations(
 
 /** Once all that fades or slides has come to rest: a dialog half faded in has no contrast yet. */
 async function expectNoViolations(page: Page, builder: AxeBuilder): Promise<void> {
+  // What was just changed is on the screen after two frames, and what fades has begun to.
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
   await page.waitForFunction(() =>
     document
       .getAnimations()

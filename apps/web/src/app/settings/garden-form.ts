@@ -69,7 +69,7 @@ export type GardenForm = ReturnType<typeof gardenForm>;
         </mat-select>
         <mat-hint>Its rules say what may be used and what must be reported.</mat-hint>
       </mat-form-field>
-      @if (stations().length > 0) {
+      @if (stations()?.length !== 0) {
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Weather station</mat-label>
           <mat-select formControlName="weatherStation">
@@ -130,12 +130,12 @@ export type GardenForm = ReturnType<typeof gardenForm>;
 export class GardenFormFields {
   protected readonly library = inject(Library);
   readonly form = input.required<FormGroup>();
-  /** stations that can be chosen; none when they do not answer, and then what was chosen stays */
+  /** stations that can be chosen, once they are known; none when they do not answer, and then what was chosen stays. Their field is there before, so that nothing moves under a thumb */
   protected readonly stations = toSignal(
     inject(Api)
       .stations()
       .pipe(catchError(() => of([]))),
-    { initialValue: [] },
+    { initialValue: undefined },
   );
   protected readonly stances = Object.entries(stanceWords).map(([id, { word }]) => ({ id, word }));
   protected readonly zones = [...new Set(['UTC', Intl.DateTimeFormat().resolvedOptions().timeZone, ...Intl.supportedValuesOf('timeZone')])];
