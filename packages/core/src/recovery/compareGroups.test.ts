@@ -1,8 +1,8 @@
 import { seededRandom } from '../statistics';
 import { compareGroups, fewestCases, groupMean } from '.';
 
-test('a single case has a mean and no limits; several have limits round it', () => {
-  expect(groupMean([12])).toEqual({ mean: 12, interval: null });
+test('few cases have a mean and no limits; from four on there are limits round it', () => {
+  for (const few of [[12], [10, 14], [9, 12, 15]]) expect(groupMean(few)).toEqual({ mean: 12, interval: null });
   const { mean, interval } = groupMean([10, 12, 14, 16]);
   expect(mean).toBe(13);
   expect(interval![0]).toBeGreaterThanOrEqual(10);

@@ -4,7 +4,7 @@ import type { Bootstrap, Interval } from '../statistics/index.js';
 /** What the cases of a group come to on average. */
 export interface GroupMean {
   readonly mean: number;
-  /** limits between which the mean lies nineteen times in twenty; `null` for a single case */
+  /** limits between which the mean lies nineteen times in twenty; `null` for fewer than four cases */
   readonly interval: Interval | null;
 }
 
@@ -36,7 +36,7 @@ const meanOf = (values: readonly number[]) => values.reduce((sum, one) => sum + 
  */
 export function groupMean(values: readonly number[], bootstrap: Bootstrap = {}): GroupMean {
   if (values.length === 0) throw new RangeError('groupMean requires at least one value');
-  const interval = values.length > 1 ? bootstrapInterval((random) => drawnMean(values, random), bootstrap) : undefined;
+  const interval = values.length >= fewestCases ? bootstrapInterval((random) => drawnMean(values, random), bootstrap) : undefined;
   return { mean: meanOf(values), interval: interval ?? null };
 }
 

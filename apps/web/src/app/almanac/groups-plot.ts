@@ -126,9 +126,9 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
       }
     </ul>
     <p class="fn-small">
-      Each ring is a case: how much of the plant had it, on average over its looks. The upright line is the mean, the band holds it nineteen
-      times in twenty. Whatever else went with a group, the weather or the place, is in it too: only parts of one stand, drawn by lot, prove
-      a method.
+      Each ring is a case: how much of the plant had it, on average over its looks. The upright line is the mean; from four cases on a band
+      holds it nineteen times in twenty. Whatever else went with a group, the weather or the place, is in it too: only parts of one stand,
+      drawn by lot, prove a method.
     </p>
   `,
 })
