@@ -44,6 +44,6 @@ export async function removeStrayFiles({ db, photoFiles, now }: PhotoDeps): Prom
     const rows = await db.select({ id: photos.id }).from(photos).where(eq(photos.gardenId, id));
     const known = new Set(rows.map((row) => row.id));
     for (const { name, writtenAt } of await photoFiles.list(id))
-      if (name.endsWith('.part') || !known.has(photoOfFile(name))) if (writtenAt.getTime() < yesterday) await photoFiles.remove(name);
+      if ((name.endsWith('.part') || !known.has(photoOfFile(name))) && writtenAt.getTime() < yesterday) await photoFiles.remove(name);
   }
 }

@@ -27,7 +27,7 @@ export function trialWords({ strips, plants }: PlanTrial): string {
   const treated = strips.filter((of) => of === 'treated').length;
   const lagging = plants.flatMap(({ plant, lags }) => (lags ? [plant] : []));
   return [
-    strips.length > 0 ? `${treated} of ${strips.length} strips treated, the others left alone or treated otherwise` : '',
+    strips.length > 0 ? `${treated} strips treated, ${strips.length - treated} left alone` : '',
     plants.length > 0 ? `${plants.length === 1 ? '1 plant is' : `${plants.length} plants are`} followed` : '',
     lagging.length > 0 ? `plant ${lagging.join(', ')} ${lagging.length === 1 ? 'lags' : 'lag'} behind` : '',
   ]

@@ -49,7 +49,7 @@ export class TodayPage {
   readonly #ground = inject(RestingGround);
   protected readonly roundStops = computed(() => this.book.due().slice(0, stopsShown));
   /** what last year's dates say of these weeks, as far as the round does not say it */
-  protected readonly warnings = computed(() => {
+  readonly #warnings = computed(() => {
     const onRound = new Set(this.book.due().map(({ id }) => id));
     return this.book
       .stops()
@@ -59,8 +59,15 @@ export class TodayPage {
       );
   });
   /** what was set into ground that rests from it */
-  protected readonly resting = computed(() =>
+  readonly #resting = computed(() =>
     this.#ground.broken().map(({ id, placeId, host }) => ({ planting: id, text: this.#ground.word(placeId, host, this.garden.today()) })),
+  );
+  /** what the years before say of today */
+  protected readonly remembered = computed(() =>
+    [
+      { id: 'resting', title: 'In ground that should rest', lines: this.#resting() },
+      { id: 'warnings', title: 'From earlier years', lines: this.#warnings() },
+    ].filter(({ lines }) => lines.length > 0),
   );
   /** what the plan has for today and tomorrow, and what was left undone */
   protected readonly jobs = this.#agenda.jobsDue;
@@ -103,7 +110,7 @@ export class TodayPage {
       this.jobs(),
       this.testLeaves(),
       this.lessons(),
-      this.resting(),
+      this.#resting(),
     ].every((list) => list.length === 0),
   );
   readonly #sick = (id: string, planting: string) =>
