@@ -158,7 +158,9 @@ test('from two decisions through one tank, rain and a job without signal to a lo
   const application = (await written())!;
   expect(application.targets.map(({ plants }) => plants).sort((a, b) => a - b)).toEqual([4, 220]);
   expect(application.targets.find(({ plants }) => plants === 220)!.notPickedBefore).toMatch(/^2026-07-/);
-  for (const round of [await roseRound(), await leekRound()]) expect(round).toMatchObject({ state: 'done', applicationId: application.id });
+  // What was kept is sent in turn: the entry first, then the rounds that it did.
+  for (const round of [roseRound, leekRound])
+    await expect.poll(round, { timeout: 20_000 }).toMatchObject({ state: 'done', applicationId: application.id });
   await page.reload();
   expect(await left()).toBe(leftHere);
   expect(await shut()).toBe(shutHere);
