@@ -21,8 +21,8 @@ const arrows = {
 export const storeys = {
   'packages/core/src': [
     ['shelf', 'statistics', 'units'],
-    ['season', 'timing'],
-    ['diagnosis', 'label', 'leaf', 'recovery', 'tables'],
+    ['timing'],
+    ['diagnosis', 'label', 'leaf', 'recovery', 'season', 'tables'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
   ],

@@ -1,5 +1,6 @@
 import type { Library } from './entries.js';
 import { inseparablePairs } from './inseparablePairs.js';
+import { seasonFaults } from './season/seasonFaults.js';
 import { treatmentFaults } from './treatmentFaults.js';
 
 /**
@@ -15,6 +16,7 @@ export function crossCheck(library: Library): string[] {
     ...oneSidedLookalikes(library),
     ...unusedSigns(library),
     ...treatmentFaults(library),
+    ...seasonFaults(library),
     ...inseparablePairs(library).map(([one, other]) => `${one.id} and ${other.id} can't be told apart by any sign`),
   ];
 }

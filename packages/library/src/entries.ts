@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { condition } from './entries/condition.js';
 import type { level } from './entries/condition.js';
 import { intervention } from './entries/intervention.js';
+import { seasonModel } from './entries/seasonModel.js';
 import { dispute, entryId, leafShape, onset, part, stageKind, stance, text } from './vocabulary.js';
 
-export { condition, intervention };
+export { condition, intervention, seasonModel };
 
 /** A plant (or ground) that troubles are found on. */
 export const host = z.strictObject({
@@ -116,6 +117,7 @@ export const library = z.strictObject({
   interventions: z.array(intervention),
   checks: z.array(check),
   tasks: z.array(task),
+  seasonModels: z.array(seasonModel),
   regions: z.array(region),
   languages: z.array(language).min(1),
 });
@@ -127,6 +129,7 @@ export type Intervention = z.infer<typeof intervention>;
 export type Check = z.infer<typeof check>;
 export type Level = z.infer<typeof level>;
 export type Task = z.infer<typeof task>;
+export type SeasonModel = z.infer<typeof seasonModel>;
 export type Region = z.infer<typeof region>;
 export type Language = z.infer<typeof language>;
 export type Library = z.infer<typeof library>;

@@ -22,6 +22,7 @@ export function readLibrary(folder: string): Library {
     interventions: readLists(join(folder, 'interventions'), entries.intervention),
     checks: readLists(join(folder, 'checks'), entries.check),
     tasks: readLists(join(folder, 'tasks'), entries.task),
+    seasonModels: readSingles(join(folder, 'season-models'), entries.seasonModel),
     regions: readSingles(join(folder, 'regions'), entries.region),
     languages: readSingles(join(folder, 'languages'), entries.language),
   };

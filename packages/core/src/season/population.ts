@@ -1,9 +1,10 @@
 import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
 
-/** What differs from run to run: factors on deaths and eggs, 1 for the model as it is. */
+/** What differs from run to run, or from day to day: factors on deaths, eggs and arrivals, 1 for the model as it is. */
 export interface RunFactors {
   readonly mortality: number;
   readonly eggs: number;
+  readonly arrivals?: number;
 }
 
 const asItIs: RunFactors = { mortality: 1, eggs: 1 };
@@ -44,6 +45,7 @@ export class Population {
   readonly #stay: Float64Array;
   /** deaths by residues, on top of those of the day */
   readonly #added: Float64Array;
+  #arriving = 0;
 
   /** @throws nothing: check the model with `requirePestModel` first */
   constructor(model: PestModel, immigration?: Immigration) {
@@ -67,26 +69,57 @@ export class Population {
    * @returns counts at each day's end, a row of stages for each day
    */
   run(temperatureC: ArrayLike<number>, treatments: readonly SeasonTreatment[], factors = asItIs, refine = 1): Float64Array {
-    const { stages, initial } = this.#model;
-    const count = stages.length;
+    const count = this.#model.stages.length;
     const counts = new Float64Array(temperatureC.length * count);
-    this.#now.fill(0);
-    stages.forEach(({ id }, i) => (this.#now[this.#firsts[i]!] = initial[id] ?? 0));
+    this.begin();
     const residues = new Map<number, Float64Array>();
     for (let day = 0; day < temperatureC.length; day++) {
       for (const one of treatments) if (one.day === day) this.#treat(one, residues);
       this.#rates(temperatureC[day]!, factors);
       this.#day(residues, factors, refine);
       fade(residues);
-      for (let i = 0; i < count; i++) {
-        let total = 0;
-        for (let j = this.#firsts[i]!; j < this.#firsts[i + 1]!; j++) total += this.#now[j]!;
-        if (!Number.isFinite(total)) throw new RangeError('pest: it grows beyond all numbers; fewer eggs, or a shorter season');
-        counts[day * count + i] = total;
-      }
+      this.count(counts, day * count);
     }
     return counts;
   }
+
+  /** As it is at the start of the first day. */
+  begin(): void {
+    this.#now.fill(0);
+    this.#model.stages.forEach(({ id }, i) => (this.#now[this.#firsts[i]!] = this.#model.initial[id] ?? 0));
+  }
+
+  /** How many of each stage there are. @throws RangeError where they are beyond all numbers */
+  count(into: Float64Array, at = 0): void {
+    for (let i = 0; i < this.#out.length; i++) {
+      let total = 0;
+      for (let j = this.#firsts[i]!; j < this.#firsts[i + 1]!; j++) total += this.#now[j]!;
+      if (!Number.isFinite(total)) throw new RangeError('pest: it grows beyond all numbers; fewer eggs, or a shorter season');
+      into[at + i] = total;
+    }
+  }
+
+  /** Take a share of each stage away. */
+  kill(shares: ArrayLike<number>): void {
+    for (let i = 0; i < this.#out.length; i++)
+      for (let j = this.#firsts[i]!; j < this.#firsts[i + 1]!; j++) this.#now[j]! *= 1 - shares[i]!;
+  }
+
+  /**
+   * Let a day pass.
+   *
+   * @param hazards - further deaths of each stage as rates per day
+   */
+  day(temperatureC: number, hazards: ArrayLike<number>, factors: RunFactors): void {
+    this.#rates(temperatureC, factors);
+    this.#arriving = this.#arrivals * (factors.arrivals ?? 1);
+    for (let i = 0; i < this.#added.length; i++) this.#added[i] = hazards[i]!;
+    this.#advance(1, this.#births(factors));
+  }
+
+  /** The state in numbers, to be taken up again. */
+  keep = (): Float64Array => this.#now.slice();
+  takeUp = (kept: Float64Array): void => this.#now.set(kept);
 
   /** What is killed at once, and what stays on the leaf: hazards of the stages by their half-life. */
   #treat({ killByStage, halfLifeDays }: SeasonTreatment, residues: Map<number, Float64Array>): void {
@@ -107,8 +140,11 @@ export class Population {
     });
   }
 
+  #births = ({ eggs }: RunFactors) => this.#model.eggsPerAdultDay * this.#model.femaleShare * eggs;
+
   #day(residues: ReadonlyMap<number, Float64Array>, factors: RunFactors, refine: number): void {
-    const births = this.#model.eggsPerAdultDay * this.#model.femaleShare * factors.eggs;
+    const births = this.#births(factors);
+    this.#arriving = this.#arrivals * (factors.arrivals ?? 1);
     this.#added.fill(0);
     if (residues.size === 0) {
       this.#advance(1, births);
@@ -163,7 +199,7 @@ export class Population {
       stay[i] = 1 - (this.#out[i]! + this.#added[i]!) / q;
     }
     const entry = this.#entry;
-    const arrivals = this.#arrivals / q;
+    const arrivals = this.#arriving / q;
     const adult = firsts[stages - 1]!;
     const events = q * days;
     const lay = births / q;

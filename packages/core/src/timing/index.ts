@@ -24,7 +24,7 @@ export { degreeDayOfHours, degreeDays, heatAt } from './degreeDays.js';
 export type { Cutoff, DayExtremes, DegreeDayMethod, HeatResponse } from './degreeDays.js';
 export { heatSum } from './heatSum.js';
 export type { HeatDay, HeatStage, HeatSum } from './heatSum.js';
-export { residueLeft } from './residue.js';
+export { protectionLeft, residueKept, residueLeft } from './residue.js';
 export type { ResidueFacts } from './residue.js';
 export { heatOn, sightForecast } from './sightForecast.js';
 export type { SightForecast, SightQuestion } from './sightForecast.js';

@@ -21,13 +21,24 @@ const halvedByMm = (rainFastHours: number) => Math.max(15, 50 - 5 * rainFastHour
  * @returns 0 to 1 for each day's end; on the first day before its rain is known to have come after, all of it
  */
 export function residueLeft(rainMm: readonly (number | null)[], { lastsDays, rainFastHours, growthPerDay = 0 }: ResidueFacts): number[] {
-  const daily = leftAtEnd ** (1 / Math.max(1, lastsDays)) / (1 + growthPerDay);
   let left = 1;
   return rainMm.map((rain, i) => {
     // Whether it rained before or after, on the day itself, a sum of the day does not tell.
     if (i === 0) return left;
-    const washed = rainFastHours === undefined ? 1 : 0.5 ** ((rain ?? 0) / halvedByMm(rainFastHours));
-    left *= daily * washed;
+    left *= residueKept(rain, { lastsDays, rainFastHours, growthPerDay });
     return left;
   });
 }
+
+/**
+ * How well what is left protects, beside all of it: half as well when a tenth is left, which is when it is said to have lasted. Deposits begin far above
+ * what is needed (log-logistic dose response with a slope of one).
+ *
+ * @param left - 0 to 1, as from `residueLeft`
+ */
+export const protectionLeft = (left: number): number => ((1 + leftAtEnd) * left) / (left + leftAtEnd);
+
+/** Share of what is on the leaf that a day leaves there, 0 to 1; by the law of `residueLeft`. */
+export const residueKept = (rainMm: number | null, { lastsDays, rainFastHours, growthPerDay = 0 }: ResidueFacts): number =>
+  (leftAtEnd ** (1 / Math.max(1, lastsDays)) / (1 + growthPerDay)) *
+  (rainFastHours === undefined ? 1 : 0.5 ** ((rainMm ?? 0) / halvedByMm(rainFastHours)));

@@ -2,7 +2,8 @@ import type { InterventionFacts, Situation, Stance, Worth } from './intervention
 
 /** How heavily a school of growing counts harm to helpers, bees and soil, in plants' worth. */
 const harmWeight: Readonly<Record<Stance, number>> = { hands: 1.2, organic: 0.8, softest: 0.5, protect: 0.15 };
-const harmScore = { none: 0, slight: 0.3, serious: 1 } as const;
+/** How much a harm counts beside a serious one. */
+export const harmScore = { none: 0, slight: 0.3, serious: 1 } as const;
 // Synthetic products carry a part of the harm that no label figure holds (residue, resistance).
 const syntheticHarm = 0.4;
 
@@ -56,9 +57,12 @@ export function expectedLoss(intervention: InterventionFacts, kept: readonly num
 
 /** What doing it costs, whatever it does for the plant: money, labour, harm, and half a plant where it is taken out; money per plant. */
 export function stepCost(intervention: InterventionFacts, stance: Stance, prices: Prices): number {
-  const { bees, helpers, rung, order, costPerPlant, minutesPerPlant } = intervention;
+  const { bees, helpers, rung, minutesPerPlant } = intervention;
   const harm = harmScore[helpers] + harmScore[bees] + (rung === 'synthetic' ? syntheticHarm : 0);
   const plantLost = rung === 'removal' ? prices.plantValue / 2 : 0;
-  const money = order === 'release' && prices.plants ? Math.max(costPerPlant, smallestPack / prices.plants) : costPerPlant;
-  return money + minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
+  return moneyPerPlant(intervention, prices.plants) + minutesPerPlant * prices.minute + harm * harmWeight[stance] + plantLost;
 }
+
+/** What one time of it costs for a plant. @param plants - how many share what must be bought; not known: it costs no more for being few */
+export const moneyPerPlant = ({ order, costPerPlant }: Pick<InterventionFacts, 'order' | 'costPerPlant'>, plants?: number): number =>
+  order === 'release' && plants ? Math.max(costPerPlant, smallestPack / plants) : costPerPlant;

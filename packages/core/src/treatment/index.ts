@@ -4,8 +4,9 @@ export type { TreatmentAlert, Judgement } from './judgeInterventions.js';
 export type { JudgedIntervention, Verdict } from './judgedIntervention.js';
 
 // Its parts
-export { expectedLoss, minutePrice, pricesOf } from './expectedLoss.js';
+export { expectedLoss, harmScore, minutePrice, moneyPerPlant, pricesOf } from './expectedLoss.js';
 export type { Prices } from './expectedLoss.js';
+export { isSpray } from './isSpray.js';
 export { planFor } from './combinedPlan.js';
 export type { PlanStep } from './combinedPlan.js';
 export { mustReport } from './mustReport.js';

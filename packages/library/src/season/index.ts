@@ -1,0 +1,5 @@
+export { seasonModelOf, seasonQuestion } from './seasonQuestion.js';
+export type { SeasonAsked, SeasonQuestion } from './seasonQuestion.js';
+export { troubleOf } from './seasonActions.js';
+export { byCalendar, byThreshold, leaveIt, schoolNames, schools } from './schools.js';
+export type { OpenAction, School } from './schools.js';
