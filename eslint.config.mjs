@@ -48,6 +48,7 @@ export const storeys = {
     ['calc', 'clinic', 'prevention', 'settings'],
     ['bring-in', 'entries', 'weather'],
     ['cases'],
+    ['season'],
     ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
     ['applications', 'door', 'ground', 'leaf-gauge', 'report', 'shelf', 'today'],
     ['mix', 'plans', 'traps'],

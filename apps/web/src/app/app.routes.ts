@@ -94,6 +94,7 @@ export const routes: Routes = [
       { path: 'round/:round/:planting', title: 'Stop', loadComponent: () => import('./scouting/stop-page').then((m) => m.StopPage) },
       { path: 'waiting', title: 'Waiting to be sent', loadComponent: () => import('./offline/waiting-page').then((m) => m.WaitingPage) },
       { path: 'almanac', title: 'Almanac', loadComponent: () => import('./almanac/almanac-page').then((m) => m.AlmanacPage) },
+      { path: 'season', title: 'Try the season', loadComponent: () => import('./season/season-page').then((m) => m.SeasonPage) },
       { path: 'report', title: 'Season report', loadComponent: () => import('./report/report-page').then((m) => m.ReportPage) },
       { path: 'library', title: 'Library', loadComponent: () => import('./entries/library-page').then((m) => m.LibraryPage) },
       {

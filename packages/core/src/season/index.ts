@@ -14,5 +14,7 @@ export type { SeasonAction, Span } from './seasonAction.js';
 export type { TriedStrategy, When } from './seasonPolicy.js';
 export { mostRuns, requireTrial, trySeason } from './trySeason.js';
 export type { FittedRun, SeasonTrial, TriedSeason } from './trySeason.js';
+export { fitSeason } from './fitSeason.js';
+export type { CountedDay } from './fitSeason.js';
 export { standingsOf, whatDecides } from './compareSeasons.js';
 export type { Decider, SeasonStanding } from './compareSeasons.js';

@@ -25,6 +25,7 @@ const mostCrowded = 6;
 const mostGrowth = 4;
 // Through doors and vents comes so much of what comes outdoors: our estimate.
 const comesIn = { outdoor: 1, greenhouse: 0.4, indoor: 0.05 } as const;
+const helpersComeIn = { outdoor: 1, greenhouse: 0.3, indoor: 0 } as const;
 // A residue is forgotten when so little of it is left.
 const leastLeft = 0.01;
 const mostShare = 1 - 1e-9;
@@ -112,7 +113,7 @@ export class PestSeason implements TroubleSeason {
     }
     this.#open *= 1 - effectOf(action, 'arrivals', this.#chances.effect);
     this.#preyBefore = 0;
-    this.helpers = this.helpers * action.sparesHelpers + (action.releases ?? 0);
+    this.helpers = this.helpers * action.sparesHelpers + (action.releases ?? 0) * this.#chances.helpers;
   }
 
   day(weather: SeasonDay, month: number): void {
@@ -151,7 +152,7 @@ export class PestSeason implements TroubleSeason {
     const active = Math.min(mostWarmth, Math.max(0, celsius - lowerC) / (usualC - lowerC));
     let prey = 0;
     for (let i = 0; i < this.#counts.length; i++) prey += this.#counts[i]! * this.#eaten[i]!;
-    const arriving = comesIn[this.#shelter] * arrivePerDay * this.#chances.helpers * active;
+    const arriving = helpersComeIn[this.#shelter] * arrivePerDay * this.#chances.helpers * active;
     // At noon there are as many more of the pest as there were more this morning than the day before.
     const noon = prey * Math.sqrt(Math.min(mostGrowth, Math.max(1 / mostGrowth, this.#preyBefore > 0 ? prey / this.#preyBefore : 1)));
     this.#preyBefore = prey;

@@ -1,4 +1,4 @@
-import { seededRandom } from '../statistics/index.js';
+import { normalDraw, seededRandom } from '../statistics/index.js';
 import { addDays, daysBetween } from '../timing/index.js';
 
 export type Shelter = 'outdoor' | 'greenhouse' | 'indoor';
@@ -50,10 +50,10 @@ export function drawDays({ start, days, known, shelter, hemisphere }: SeasonCale
   const years = yearsBefore(byDay, start, days);
   const year = years[Math.floor(random() * years.length)];
   const [shift, warmer] = [Math.round((2 * random() - 1) * shiftDays), (2 * random() - 1) * yearC];
-  let departure = spreadC * normal(random);
+  let departure = spreadC * normalDraw(random);
   return Array.from({ length: days }, (_, i) => {
     const day = addDays(start, i);
-    departure = lasting * departure + spreadC * Math.sqrt(1 - lasting ** 2) * normal(random);
+    departure = lasting * departure + spreadC * Math.sqrt(1 - lasting ** 2) * normalDraw(random);
     const drawn = usualDay(usualMean(day, hemisphere) + departure, random);
     const other = year === undefined ? undefined : byDay.get(addDays(sameDay(day, year), shift));
     return sheltered(byDay.get(day) ?? (other ? { ...other, meanC: other.meanC + warmer } : drawn), shelter);
@@ -94,8 +94,6 @@ function yearsBefore(byDay: ReadonlyMap<string, KnownDay>, start: string, days: 
 }
 
 const sameDay = (day: string, year: number) => `${year}${day.slice(4).replace('-02-29', '-02-28')}`;
-
-const normal = (random: () => number) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 function usualMean(day: string, hemisphere: SeasonCalendar['hemisphere']): number {
   const ofYear = daysBetween(`${day.slice(0, 4)}-01-01`, day) + (hemisphere === 'north' ? 0 : 182);

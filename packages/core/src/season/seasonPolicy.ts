@@ -28,6 +28,8 @@ export interface TriedStrategy {
 
 // What dries on the leaf is not sprayed into rain; a millimetre wets.
 const rainMm = 1;
+// What is being picked is picked every few days: what waits longer spoils a picking.
+const pickedEvery = 3;
 
 /** Decides day by day what a strategy does. One for each run. */
 export class SeasonPolicy {
@@ -40,7 +42,7 @@ export class SeasonPolicy {
   #rung = -1;
   looks = 0;
 
-  /** @param harvestDay - before which days to harvest are kept; Infinity where nothing is picked */
+  /** @param harvestDay - the first on which it is picked; Infinity where nothing is */
   constructor(strategy: TriedStrategy, harvestDay: number) {
     this.#strategy = strategy;
     this.#harvestDay = harvestDay;
@@ -98,7 +100,8 @@ export class SeasonPolicy {
     const used = this.#usedOn.get(action.id) ?? [];
     if (isSpray && weather.rainMm >= rainMm) return false;
     if (weather.meanC < minC || weather.meanC > maxC) return false;
-    if (this.#harvestDay - day < preHarvestDays) return false;
+    const toHarvest = day < this.#harvestDay ? this.#harvestDay - day : pickedEvery;
+    if (toHarvest < preHarvestDays) return false;
     return used.length < most && day - (used.at(-1) ?? -Infinity) >= everyDays;
   }
 }

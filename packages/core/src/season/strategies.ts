@@ -1,4 +1,4 @@
-import { quantile, seededRandom } from '../statistics/index.js';
+import { normalDraw, quantile, seededRandom } from '../statistics/index.js';
 import { requireImmigration, requirePestModel, requireTreatments } from './pestModel.js';
 import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
 import { Population } from './population.js';
@@ -139,7 +139,7 @@ function requireWork({ temperatureC, noise = 0, pest }: SeasonScenario, runs: nu
 
 function drawRun({ temperatureC, immigrationPerDay }: SeasonScenario, noise: number, seed: number, run: number) {
   const random = seededRandom((seed + Math.imul(run + 1, 0x9e3779b1)) >>> 0);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = () => normalDraw(random);
   const factor = () => Math.exp(noise * spreadLog * normal());
   const factors = { mortality: factor(), eggs: factor() };
   const arriving = factor();

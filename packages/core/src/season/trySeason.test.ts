@@ -97,6 +97,16 @@ describe('what is done when', () => {
   test('late is late; nothing within the days before harvest; a spray waits for a dry day', () => {
     expect(run({ ...threshold, lateDays: 7 }, (day) => (day === 14 ? 50 : 3))).toEqual(['soap 21']);
     expect(run({ ...weekly, lateDays: 7 }, () => 0)[0]).toBe('soap 7');
+    // Four days are waited before the first picking, and longer than pickings are apart after it.
+    const waits = { ...weekly, actions: [{ ...soap, preHarvestDays: 4 }] };
+    expect(
+      run(
+        waits,
+        () => 0,
+        () => fair,
+        16,
+      ),
+    ).toEqual(['soap 0', 'soap 7']);
     expect(
       run(
         weekly,
@@ -104,7 +114,7 @@ describe('what is done when', () => {
         () => fair,
         16,
       ),
-    ).toEqual(['soap 0', 'soap 7']);
+    ).toEqual(['soap 0', 'soap 7', 'soap 16', 'soap 23']);
     let days = 0;
     expect(
       run(

@@ -1,8 +1,9 @@
-import { quantile, seededRandom } from '../statistics/index.js';
+import { normalDraw, quantile, seededRandom } from '../statistics/index.js';
 import { addDays, northernMonth } from '../timing/index.js';
 import { DiseaseSeason } from './diseaseSeason.js';
 import { growingAges, PestSeason } from './pestSeason.js';
 import { drawDays, heatBefore } from './seasonDays.js';
+import type { SeasonAction } from './seasonAction.js';
 import type { SeasonCalendar, SeasonDay } from './seasonDays.js';
 import { SeasonPolicy } from './seasonPolicy.js';
 import type { TriedStrategy } from './seasonPolicy.js';
@@ -28,6 +29,10 @@ export interface SeasonTrial {
   readonly harvestDay?: number | undefined;
   /** days in flower, first and last */
   readonly flowers?: { readonly from: number; readonly until: number } | undefined;
+  /** the day from which on ways differ, where the season has begun before; else 0. Days of a way are counted from it */
+  readonly decidesFrom?: number | undefined;
+  /** what was done before it, day by day */
+  readonly done?: readonly { readonly day: number; readonly action: SeasonAction }[] | undefined;
   /** chances that are known better, from counts: a run takes one of them by its number */
   readonly fitted?: readonly FittedRun[] | undefined;
 }
@@ -92,19 +97,21 @@ export function requireTrial({ model, calendar, seen, plants, plantValue, hourPr
     if (!(value >= least && value <= most)) throw new RangeError(`${name}: must be from ${least} to ${most}, got ${value}`);
 }
 
+/** How many things are not known. */
+export const unknowns = Object.keys(chanceSpread).length + 1;
+
+/** What is not known, from standard normal numbers, one for each. */
+export function chancesAt(normals: ArrayLike<number>): RunChances {
+  const names = Object.keys(chanceSpread) as (keyof typeof chanceSpread)[];
+  const factors = Object.fromEntries(names.map((name, i) => [name, Math.exp(chanceSpread[name] * normals[i]!)]));
+  // The logistic function is the normal distribution's within a hundredth: as good as evenly from 0 to 1.
+  return { ...(factors as unknown as Omit<RunChances, 'effect'>), effect: 1 / (1 + Math.exp(-1.702 * normals[names.length]!)) };
+}
+
 /** What is not known, as a run has it. @param run - its number: the same for every strategy */
 export function drawChances(seed: number, run: number): RunChances {
   const random = seededRandom((seed + Math.imul(run + 1, 0x9e3779b1)) >>> 0);
-  const factor = (spread: number) => Math.exp(spread * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()));
-  return {
-    deaths: factor(chanceSpread.deaths),
-    breeding: factor(chanceSpread.breeding),
-    arrivals: factor(chanceSpread.arrivals),
-    helpers: factor(chanceSpread.helpers),
-    harm: factor(chanceSpread.harm),
-    beginning: factor(chanceSpread.beginning),
-    effect: random(),
-  };
+  return chancesAt(Array.from({ length: unknowns }, () => normalDraw(random)));
 }
 
 /** A way to make the trouble anew for each run, with what they share worked out once. */
@@ -190,17 +197,24 @@ interface Run {
 }
 
 function oneRun(
-  { harvestDay = Infinity, flowers }: SeasonTrial,
+  { harvestDay = Infinity, flowers, decidesFrom = 0, done: past = [] }: SeasonTrial,
   strategy: TriedStrategy,
   { season, days, months, random }: Run,
   amounts: Float64Array,
   doneOn: Float64Array,
 ): RunSum {
-  const policy = new SeasonPolicy(strategy, harvestDay);
-  const look = () => season.amount * Math.exp(lookSpread * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()));
+  const policy = new SeasonPolicy(strategy, harvestDay - decidesFrom);
+  const look = () => season.amount * Math.exp(lookSpread * normalDraw(random));
   const sum: RunSum = { lost: 0, treatments: 0, sprays: 0, looks: 0, cost: 0, minutes: 0, bees: 0, helpers: 0, resistant: 0 };
   days.forEach((weather, day) => {
-    const done = policy.todays(day, weather, look);
+    if (day < decidesFrom) {
+      // What was done is the same for all, and paid.
+      for (const { action } of past.filter((one) => one.day === day)) season.treat(action);
+      season.day(weather, months[day]!);
+      amounts[day] = season.amount;
+      return;
+    }
+    const done = policy.todays(day - decidesFrom, weather, look);
     const inFlower = flowers !== undefined && day >= flowers.from && day <= flowers.until;
     for (const action of done) {
       season.treat(action);

@@ -4,5 +4,5 @@ export { entropyBits } from './entropy.js';
 export { leastSquares } from './leastSquares.js';
 export type { Line } from './leastSquares.js';
 export { logSumExp } from './logSumExp.js';
-export { seededRandom } from './seededRandom.js';
+export { normalDraw, seededRandom } from './seededRandom.js';
 export { normalQuantile } from './normalQuantile.js';

@@ -22,3 +22,6 @@ export function seededRandom(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** A draw from the standard normal distribution (Box & Muller 1958). @param random - even draws from 0 to 1, without 1 */
+export const normalDraw = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -1,5 +1,5 @@
 import type { OptionsRequest } from '@field-nurse/contract';
-import type { CropGrowth, KnownDay, SeasonTrial, TriedStrategy, TroubleModel } from '@field-nurse/core/season';
+import type { CropGrowth, KnownDay, SeasonAction, SeasonTrial, TriedStrategy, TroubleModel } from '@field-nurse/core/season';
 import { minutePrice, pricesOf } from '@field-nurse/core/treatment';
 import { answerOptions } from '../answers/answerOptions.js';
 import type { Condition, Host, Library, SeasonModel } from '../entries.js';
@@ -20,6 +20,10 @@ export interface SeasonAsked {
   readonly ageDays: number | null;
   readonly harvestDay?: number | undefined;
   readonly flowers?: { readonly from: number; readonly until: number } | undefined;
+  /** the day from which on ways differ, where the season begins before it */
+  readonly decidesFrom?: number | undefined;
+  /** what was done before it */
+  readonly done?: readonly { readonly day: number; readonly intervention: string }[] | undefined;
   readonly plantValue?: number | undefined;
   readonly hourPrice?: number | undefined;
   /** in place of the library's numbers */
@@ -32,12 +36,16 @@ export interface SeasonQuestion {
   readonly strategies: readonly TriedStrategy[];
   /** all that may be done, the best first by the garden's stance, and by which schools */
   readonly open: readonly (OpenAction & { readonly name: string; readonly schools: readonly School[] })[];
+  /** all that the library knows to be done in rounds, whether it is open there or not: what a plan of one's own may hold */
+  readonly actions: readonly SeasonAction[];
 }
 
 // Days from setting to full leaf, by how a plant stands: our estimate.
 const leafDays: Readonly<Record<Host['habit'], number>> = { tuft: 45, bush: 60, climber: 60, blades: 90, tree: 60, tray: 30, heap: 60 };
 // A look at one planting on the round.
 const lookMinutes = 2;
+// What a plant bears in a season, beside a usual one: a climber for months, a row of leeks each a meal. Our estimate.
+const bears: Readonly<Record<Host['habit'], number>> = { tuft: 0.5, bush: 1.5, climber: 2.5, blades: 0.5, tree: 1, tray: 0.1, heap: 1 };
 
 /** The model of a season for a trouble; nothing where the library has none. */
 export const seasonModelOf = ({ seasonModels }: Pick<Library, 'seasonModels'>, condition: string): SeasonModel | undefined =>
@@ -59,6 +67,7 @@ export function seasonQuestion(library: Library, asked: SeasonAsked): SeasonQues
   const plants = Math.max(1, Math.round(options.plants ?? 1));
   const isWoody = host.habit === 'tree' || host.kind === 'houseplant';
   const crop: CropGrowth = { ageDays: isWoody ? null : asked.ageDays, leafDays: leafDays[host.habit] };
+  const actions = library.interventions.flatMap((one) => seasonAction(one, condition, entry, plants) ?? []);
   const opened = new Map(schools.map((school) => [school, openTo(library, asked, { school, condition, entry, plants })]));
   return {
     trial: {
@@ -73,14 +82,19 @@ export function seasonQuestion(library: Library, asked: SeasonAsked): SeasonQues
       crop,
       seen: asked.seen,
       plants,
-      plantValue: asked.plantValue ?? prices.plantValue,
+      plantValue: asked.plantValue ?? prices.plantValue * bears[host.habit],
       hourPrice: asked.hourPrice ?? minutePrice * 60,
       lookMinutes,
       harvestDay: asked.harvestDay,
       flowers: asked.flowers,
+      decidesFrom: asked.decidesFrom,
+      done: asked.done?.flatMap(({ day, intervention }) =>
+        actions.flatMap((action) => (action.id === intervention ? [{ day, action }] : [])),
+      ),
     },
-    strategies: [leaveIt, ...schoolStrategies(opened, { days: asked.days, actAt: model.actAt })],
+    strategies: [leaveIt, ...schoolStrategies(opened, { days: asked.days - (asked.decidesFrom ?? 0), actAt: model.actAt })],
     open: allOf(library, opened, options.stance),
+    actions,
   };
 }
 

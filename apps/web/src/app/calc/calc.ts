@@ -3,6 +3,7 @@ import type { CalculationAnswer, CalculationName, CalculationRequest } from '@fi
 import type { LookPlan, WordReading } from '@field-nurse/core/diagnosis';
 import type { Library as LibraryIndex } from '@field-nurse/library';
 import type { Calculated } from '@field-nurse/library/answers';
+import type { SeasonAsked, SeasonQuestion } from '@field-nurse/library/season';
 import type { Remote } from 'comlink';
 import { proxy, wrap } from 'comlink';
 import { Library } from '../library/library';
@@ -51,6 +52,11 @@ export class Calc {
   options = async (request: CalculationRequest<'options'>) => {
     await this.#library.whole();
     return this.#answer('options', request);
+  };
+  /** A season as it can be tried, with what each school would do; nothing where the library has no numbers of the trouble. */
+  seasonQuestion = async (asked: SeasonAsked): Promise<SeasonQuestion | undefined> => {
+    await this.#library.whole();
+    return (await this.#worker()).seasonQuestion(asked);
   };
   /** The garden's plans as a question to the planner. */
   planGarden = async (garden: GardenToPlan): Promise<GardenPlanQuestion> => {

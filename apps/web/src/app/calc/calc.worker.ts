@@ -2,6 +2,8 @@ import type { CalculationName, CalculationRequest } from '@field-nurse/contract'
 import { readWords, whereToLook } from '@field-nurse/core/diagnosis';
 import type { Library } from '@field-nurse/library';
 import { calculate } from '@field-nurse/library/answers';
+import type { SeasonAsked } from '@field-nurse/library/season';
+import { seasonQuestion } from '@field-nurse/library/season';
 import { expose } from 'comlink';
 import type { Planting } from '../gardens/plantings-now';
 import { bringIn, checkTable } from './check-table';
@@ -32,6 +34,7 @@ const worker = {
     library = index;
   },
   calculate: <N extends CalculationName>(name: N, request: CalculationRequest<N>) => calculate(library!, name, request),
+  seasonQuestion: (asked: SeasonAsked) => seasonQuestion(library!, asked),
   planGarden: (garden: GardenToPlan) => planGarden(library!, garden),
   readWords: (text: string, host: string) => readWords(library!, text, hostOf(host)),
   readWeatherFile,

@@ -17,6 +17,8 @@ export class PastYears {
   /** Ask again: looks and treatments may have come in since. What is known stays in sight meanwhile. */
   refresh = (): void => void this.#answer.reload();
   readonly answer = computed(() => (this.#answer.hasValue() ? this.#answer.value() : undefined));
+  /** it is here, or it is known why not */
+  readonly isReady = computed(() => this.#answer.hasValue() || this.#answer.error() !== undefined);
   /** why there is none */
   readonly fault = computed(() => (this.#answer.error() ? ApiError.from(this.#answer.error()).message : ''));
 }

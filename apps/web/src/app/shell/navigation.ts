@@ -48,6 +48,7 @@ export const rooms: readonly Room[] = [
     icon: 'library',
     views: [
       { path: 'almanac', word: 'Almanac', key: 'm' },
+      { path: 'season', word: 'Season', key: 'n' },
       { path: 'report', word: 'Report', key: 'o' },
       { path: 'library', word: 'Library', key: 'b' },
     ],
