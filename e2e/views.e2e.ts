@@ -194,6 +194,7 @@ const caseViews: readonly View[] = [
 
 const libraryViews: readonly View[] = [
   { name: 'Almanac', open: (page) => goTo(page, 'Almanac'), shows: heading('When it comes') },
+  { name: 'Season', open: (page) => goTo(page, 'Season'), shows: heading('What decides between the first two') },
   { name: 'Report', open: (page) => goTo(page, 'Report'), shows: heading('What happened') },
   { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
   {

@@ -131,7 +131,13 @@ const words: Readonly<Record<string, string>> = {
   spotGrowthPerDay: 'Spots grow in a day by, share',
   newLeafPerDay: 'New leaf in a day, share',
 };
-const parts: Readonly<Record<string, string>> = { arrivals: 'From outside', enemies: 'Helpers', resistance: 'Resistance', harm: 'Harm', eats: 'Helpers eat' };
+const parts: Readonly<Record<string, string>> = {
+  arrivals: 'From outside',
+  enemies: 'Helpers',
+  resistance: 'Resistance',
+  harm: 'Harm',
+  eats: 'Helpers eat',
+};
 
 /** Every number of a model, with a name that says what it is. */
 export function rowsOf(model: TroubleModel): NumberRow[] {
@@ -147,7 +153,8 @@ export function rowsOf(model: TroubleModel): NumberRow[] {
     if (typeof value !== 'object' || value === null) return [];
     return Object.entries(value).flatMap(([key, one]) => walk(one, [...path, key], parts[key] ?? owner));
   };
-  const { harm, resistance, kind, stages, arrivals, enemies, ...alone } = { stages: [], enemies: undefined, ...model } as TroubleModel & Record<string, unknown>;
+  const { harm, resistance, kind, stages, arrivals, enemies, ...alone } = { stages: [], enemies: undefined, ...model } as TroubleModel &
+    Record<string, unknown>;
   return [
     ...walk(alone, [], ''),
     ...walk(stages, ['stages'], ''),

@@ -111,7 +111,9 @@ export class OwnRounds {
   /** the round that is dragged */
   protected readonly held = signal<number | null>(null);
 
-  readonly #letters = computed(() => new Map([...new Set(this.rounds().map(({ action }) => action))].map((id, i) => [id, String.fromCharCode(65 + i)])));
+  readonly #letters = computed(
+    () => new Map([...new Set(this.rounds().map(({ action }) => action))].map((id, i) => [id, String.fromCharCode(65 + i)])),
+  );
   protected readonly placed = computed(() => {
     const x = scaleLinear([0, Math.max(1, this.days() - 1)], [0, 100]);
     return this.rounds().map(({ day, action }) => ({
@@ -121,7 +123,9 @@ export class OwnRounds {
     }));
   });
   /** "A: Insecticidal soap" */
-  protected readonly legend = computed(() => [...this.#letters()].map(([id, letter]) => `${letter}: ${this.#library.interventionName(id)}.`).join(' '));
+  protected readonly legend = computed(() =>
+    [...this.#letters()].map(([id, letter]) => `${letter}: ${this.#library.interventionName(id)}.`).join(' '),
+  );
 
   protected add(action: string): void {
     const own = this.rounds().filter((round) => round.action === action);

@@ -22,7 +22,12 @@ export function plannedRounds(
         if (stored && (stored.state === 'done' || stored.state === 'not-needed')) return [];
         const first = plan.startsOn > about.today ? plan.startsOn : about.today;
         const on = stored?.plannedFor ?? addDays(first, i * plan.betweenDays);
-        return [{ day: Math.max(0, daysBetween(about.today, on)), action: stored?.intervention ?? plan.interventions[i % plan.interventions.length]! }];
+        return [
+          {
+            day: Math.max(0, daysBetween(about.today, on)),
+            action: stored?.intervention ?? plan.interventions[i % plan.interventions.length]!,
+          },
+        ];
       }).flat(),
     )
     .sort((a, b) => a.day - b.day);

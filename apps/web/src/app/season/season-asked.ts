@@ -43,7 +43,9 @@ const leastAhead = 7;
 export const knownDays = (days: readonly (WeatherDay | AlmanacAnswer['days'][number])[]): KnownDay[] => [
   ...new Map(
     days.flatMap(({ day, minC, maxC, rainMm, wetHours }): [string, KnownDay][] =>
-      minC === null || maxC === null ? [] : [[day, { day, meanC: (minC + maxC) / 2, rainMm: rainMm ?? 0, wetHours: wetHours ?? usualWetHours }]],
+      minC === null || maxC === null
+        ? []
+        : [[day, { day, meanC: (minC + maxC) / 2, rainMm: rainMm ?? 0, wetHours: wetHours ?? usualWetHours }]],
     ),
   ).values(),
 ];
@@ -111,6 +113,8 @@ const doneSince = (applied: SeasonFacts['applied'], start: string, today: string
 const flowerDays = 42;
 
 function flowersOf(from: number, { events }: Planting, dayOf: (day: string) => number) {
-  const ends = events.flatMap((event) => (event.kind === 'flowering' && event.until ? [dayOf(event.until)] : [])).filter((day) => day >= from);
+  const ends = events
+    .flatMap((event) => (event.kind === 'flowering' && event.until ? [dayOf(event.until)] : []))
+    .filter((day) => day >= from);
   return { from, until: Math.min(...ends, from + flowerDays) };
 }

@@ -81,7 +81,10 @@ export class SeasonPage {
     const cases = this.season.subjects().filter(({ caseId }) => caseId);
     const others = this.season.subjects().filter(({ caseId }) => !caseId);
     const named = (list: readonly SeasonSubject[]) =>
-      list.map((one) => ({ key: this.keyOf(one), word: `${this.library.conditionName(one.condition)}, ${this.#plantingName(one.planting)}` }));
+      list.map((one) => ({
+        key: this.keyOf(one),
+        word: `${this.library.conditionName(one.condition)}, ${this.#plantingName(one.planting)}`,
+      }));
     return [
       { name: 'Open cases', subjects: named(cases) },
       { name: 'What may come', subjects: named(others).sort((a, b) => a.word.localeCompare(b.word)) },
@@ -89,7 +92,9 @@ export class SeasonPage {
   });
   #plantingName(id: string): string {
     const one = this.garden.planting(id);
-    return one ? `${this.library.hostName(one.host)}${one.cultivar ? ` ${one.cultivar}` : ''}, ${this.garden.place(one.placeId)?.name ?? ''}` : '';
+    return one
+      ? `${this.library.hostName(one.host)}${one.cultivar ? ` ${one.cultivar}` : ''}, ${this.garden.place(one.placeId)?.name ?? ''}`
+      : '';
   }
 
   protected choose(key: string): void {
@@ -125,7 +130,9 @@ export class SeasonPage {
   protected readonly roundDay = (day: number): string => this.dayOf(day + this.decidesFrom());
   protected readonly decidesFrom = computed(() => this.season.asked()?.decidesFrom ?? 0);
   protected readonly actAt = computed(() => this.season.numbers()?.actAt ?? 1);
-  protected readonly most = computed(() => Math.max(this.actAt(), ...(this.season.tried() ?? []).flatMap(({ band }) => band.map(({ p90 }) => p90))));
+  protected readonly most = computed(() =>
+    Math.max(this.actAt(), ...(this.season.tried() ?? []).flatMap(({ band }) => band.map(({ p90 }) => p90))),
+  );
 
   protected readonly spanWord = computed(() => {
     const asked = this.season.asked();
@@ -158,7 +165,9 @@ export class SeasonPage {
       const strategy = strategies.find(({ id }) => id === tried.id);
       const standing = this.season.standing(tried.id);
       const late = this.season.late().find(({ id }) => id === tried.id);
-      return strategy && standing ? [{ tried, strategy, standing, late, isFirst: i === 0, uses: this.#usesWord(strategy), label: this.#label(tried) }] : [];
+      return strategy && standing
+        ? [{ tried, strategy, standing, late, isFirst: i === 0, uses: this.#usesWord(strategy), label: this.#label(tried) }]
+        : [];
     });
   });
   #usesWord({ actions, first = [], when, growing }: TriedStrategy): string {
@@ -207,7 +216,10 @@ export class SeasonPage {
     this.refusal.set('');
     this.isTaking.set(true);
     try {
-      await this.#records.saveAll([...ended, ...written], written.length === 0 ? 'Left alone: nothing is planned against it any more.' : 'Taken into the plan.');
+      await this.#records.saveAll(
+        [...ended, ...written],
+        written.length === 0 ? 'Left alone: nothing is planned against it any more.' : 'Taken into the plan.',
+      );
       if (written.length > 0) await this.#router.navigate([this.base(), 'plan']);
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);

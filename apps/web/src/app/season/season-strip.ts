@@ -101,7 +101,9 @@ export class SeasonStrip {
   protected readonly x = computed(() => scaleLinear([0, Math.max(1, this.days() - 1)], [this.left(), this.width() - 4]));
   /** few are told apart as well as many */
   protected readonly y = computed(() =>
-    scaleSymlog([0, Math.max(this.most(), this.actAt() * 1.5)], [this.height() - bottom, top]).constant(Math.max(this.actAt() / 2, this.most() / 400)),
+    scaleSymlog([0, Math.max(this.most(), this.actAt() * 1.5)], [this.height() - bottom, top]).constant(
+      Math.max(this.actAt() / 2, this.most() / 400),
+    ),
   );
   protected readonly actY = computed(() => this.y()(this.actAt()));
   protected readonly ticks = computed(() =>

@@ -61,11 +61,15 @@ export class SeasonTry {
     if (!index) return [];
     const models = new Set(index.seasonModels.flatMap(({ kind, conditions }) => (kind === 'ground' ? [] : conditions)));
     const standing = this.#garden.plantings().filter(({ endedOn }) => !endedOn);
-    const cases = this.#garden.cases().flatMap(({ id, plantingId, closedOn, diagnoses }) =>
-      closedOn || !standing.some((one) => one.id === plantingId)
-        ? []
-        : workingConditions(diagnoses).flatMap((condition) => (models.has(condition) ? [{ planting: plantingId, condition, caseId: id }] : [])),
-    );
+    const cases = this.#garden
+      .cases()
+      .flatMap(({ id, plantingId, closedOn, diagnoses }) =>
+        closedOn || !standing.some((one) => one.id === plantingId)
+          ? []
+          : workingConditions(diagnoses).flatMap((condition) =>
+              models.has(condition) ? [{ planting: plantingId, condition, caseId: id }] : [],
+            ),
+      );
     const others = standing.flatMap(({ id, host }) => {
       const plant = this.#library.hosts().get(host);
       return index.conditions.flatMap((condition) =>
@@ -83,8 +87,10 @@ export class SeasonTry {
     const { planting, condition, caseId } = this.wanted();
     const all = this.subjects();
     return (
-      all.find((one) => (!caseId || one.caseId === caseId) && (!planting || one.planting === planting) && (!condition || one.condition === condition)) ??
-      all[0]
+      all.find(
+        (one) =>
+          (!caseId || one.caseId === caseId) && (!planting || one.planting === planting) && (!condition || one.condition === condition),
+      ) ?? all[0]
     );
   });
 
@@ -104,7 +110,9 @@ export class SeasonTry {
     return entry && entry.kind !== 'ground' ? entry : undefined;
   });
   readonly looks = computed(() =>
-    this.#garden.assessments().filter(({ caseId, plantingId }) => caseId === this.subject()?.caseId && plantingId === this.subject()?.planting),
+    this.#garden
+      .assessments()
+      .filter(({ caseId, plantingId }) => caseId === this.subject()?.caseId && plantingId === this.subject()?.planting),
   );
   readonly #known = computed(() => {
     const days = this.#years.answer()?.days ?? [];

@@ -1,12 +1,14 @@
 import type { Decider, RunChances, SeasonStanding, TriedSeason } from '@field-nurse/core/season';
 
 /** Money without needless digits. */
-export const moneyWord = (money: number): string => (Math.abs(money) < 10 ? money.toFixed(1).replace(/\.0$/, '') : String(Math.round(money)));
+export const moneyWord = (money: number): string =>
+  Math.abs(money) < 10 ? money.toFixed(1).replace(/\.0$/, '') : String(Math.round(money));
 export const percentWord = (share: number): string => `${Math.round(share * 100)} %`;
 export const hoursWord = (hours: number): string =>
   hours < 0.05 ? 'none' : hours < 1.5 ? `${Math.round(hours * 60)} min` : `${hours.toFixed(1).replace(/\.0$/, '')} h`;
 /** How many times, in the mean of the runs. */
-export const timesWord = (times: number): string => (times < 0.05 ? 'none' : times < 9.95 ? times.toFixed(1).replace(/\.0$/, '') : String(Math.round(times)));
+export const timesWord = (times: number): string =>
+  times < 0.05 ? 'none' : times < 9.95 ? times.toFixed(1).replace(/\.0$/, '') : String(Math.round(times));
 
 const what: Readonly<Record<keyof RunChances, string>> = {
   deaths: 'how many die of weather and age',
@@ -51,7 +53,9 @@ const noticeable = 0.03;
 /** Who keeps the most of the harvest, where it is another than the cheapest. */
 function keepsMost(tried: readonly TriedSeason[]): string {
   const most = [...tried].sort((a, b) => b.kept.p50 - a.kept.p50)[0]!;
-  return most.kept.p50 - tried[0]!.kept.p50 < noticeable ? '' : ` “${most.name}” keeps the most of the harvest, ${percentWord(most.kept.p50)}.`;
+  return most.kept.p50 - tried[0]!.kept.p50 < noticeable
+    ? ''
+    : ` “${most.name}” keeps the most of the harvest, ${percentWord(most.kept.p50)}.`;
 }
 
 /** How one way stands beside another, in words: "keeps 12 % more, takes 2 h less and 8 less money". */

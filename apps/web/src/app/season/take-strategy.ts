@@ -45,7 +45,19 @@ export function plansOf(strategy: TriedStrategy, tried: TriedSeason, about: Take
   const between = when.kind === 'calendar' ? when.everyDays : Math.max(usualBetween, actions[0]!.everyDays);
   const startsOn = addDays(about.today, firstDay(tried, first.length > 0));
   const rounds = Math.min(inRounds, when.kind === 'calendar' ? mostRounds : mostByLooks);
-  return [...once, { subject: 'treatmentPlans', id: newId(), value: plan(actions.map(({ id }) => id), startsOn, rounds, between) }];
+  return [
+    ...once,
+    {
+      subject: 'treatmentPlans',
+      id: newId(),
+      value: plan(
+        actions.map(({ id }) => id),
+        startsOn,
+        rounds,
+        between,
+      ),
+    },
+  ];
 }
 
 /** Each thing that is used is a plan of its own, with its rounds held on their days. */
@@ -69,16 +81,22 @@ function setPlans(
     };
     return [
       head,
-      ...own.map(
-        ({ day }, i): WrittenRecord => ({
-          subject: 'plannedApplications',
-          id: newId(),
-          value: {
-            ...{ planId, ordinal: i + 1, intervention: action, productId: null, plannedFor: addDays(today, day), slot: 'morning', held: true },
-            ...{ person: '', state: 'planned', startedAt: null, applicationId: null, note: '' },
+      ...own.map(({ day }, i): WrittenRecord => ({
+        subject: 'plannedApplications',
+        id: newId(),
+        value: {
+          ...{
+            planId,
+            ordinal: i + 1,
+            intervention: action,
+            productId: null,
+            plannedFor: addDays(today, day),
+            slot: 'morning',
+            held: true,
           },
-        }),
-      ),
+          ...{ person: '', state: 'planned', startedAt: null, applicationId: null, note: '' },
+        },
+      })),
     ];
   });
 }

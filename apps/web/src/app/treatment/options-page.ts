@@ -70,6 +70,12 @@ export class OptionsPage {
   );
   protected readonly canWrite = computed(() => this.garden.canWrite() && !this.options.case()?.closedOn);
   protected readonly openCount = computed(() => this.rungs().reduce((sum, { open }) => sum + open.length, 0));
+  /** whether the library can reckon a season of what it may be */
+  protected readonly hasSeason = computed(() => {
+    const models = this.#library.index()?.seasonModels ?? [];
+    const of = this.options.situation()?.conditions ?? [];
+    return models.some(({ kind, conditions }) => kind !== 'ground' && conditions.some((id) => of.includes(id)));
+  });
   protected readonly ruledOutCount = computed(() => this.rungs().reduce((sum, { ruledOut }) => sum + ruledOut.length, 0));
 
   /** figures to begin with for taking out against treating */
