@@ -117,7 +117,7 @@ export type { ProgressAnswer, ProgressRequest } from './calculations/progress.js
 export { sampleAnswer, sampleRequest } from './calculations/sample.js';
 export type { SampleAnswer, SampleRequest } from './calculations/sample.js';
 export { seasonRequest, seasonResult, seasonState } from './calculations/season.js';
-export type { SeasonRequest, SeasonResult, SeasonState } from './calculations/season.js';
+export type { LibrarySeason, OwnSeason, SeasonRequest, SeasonResult, SeasonState } from './calculations/season.js';
 
 // Weather
 export { mostHoursInFile, weatherHour } from './weather.js';

@@ -1,11 +1,10 @@
 import { calculations } from '@field-nurse/contract';
 import type { CalculationName } from '@field-nurse/contract';
-import type { Refused } from '@field-nurse/library/answers';
 import type Router from '@koa/router';
-import { ApiError } from '../http/apiError.js';
 import { serve } from '../api/serve.js';
 import type { Call } from '../api/serve.js';
 import type { Deps } from '../deps.js';
+import { asApiError } from './asApiError.js';
 
 /** The stateless calculations. */
 export function calcRoutes(router: Router, deps: Deps): void {
@@ -16,11 +15,6 @@ export function calcRoutes(router: Router, deps: Deps): void {
       return result.answer;
     });
   }
-}
-
-function asApiError({ by, code, path, message, rule, suggestions }: Refused): ApiError {
-  if (by === 'rule') return new ApiError(422, code, message, { rule });
-  return new ApiError(400, 'invalid', message, { issues: [{ path, code, message }], ...(suggestions && { suggestions }) });
 }
 
 /** Aborted when the caller goes before the answer is there. */

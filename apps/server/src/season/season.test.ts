@@ -1,8 +1,8 @@
-import type { SeasonRequest, SeasonState } from '@field-nurse/contract';
+import type { OwnSeason, SeasonState } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { ApiClient } from '../demo/apiClient';
-import { refused, startTestServer } from '../testServer';
+import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestServer } from '../testServer';
 import { directStrategies, threadedStrategies } from './strategies';
 import type { Strategies } from './strategies';
@@ -33,7 +33,7 @@ beforeEach(() => {
 const path = '/api/v1/calc/season';
 const stage = (id: string, degreeDays: number, substages: number) => ({ id, lowerC: 10, degreeDays, substages, mortalityPerDay: 0.05 });
 const spray = (...days: number[]) => days.map((day) => ({ day, killByStage: { nymph: 0.9, adult: 0.9 }, halfLifeDays: 3 }));
-const question = (change: Partial<SeasonRequest['scenario']> = {}, runs = 20) => ({
+const question = (change: Partial<OwnSeason['scenario']> = {}, runs = 20) => ({
   scenario: {
     days: 40,
     temperatureC: Array.from({ length: 40 }, () => 22),
@@ -184,6 +184,89 @@ test('a job that is not there, and more than can wait', async () => {
   expect(await refused(begin())).toMatch(/429.*Try again in a minute/);
   for (const job of jobs) await script.send('delete', job);
   open();
+});
+
+describe('a trouble of the library', () => {
+  const ofLibrary = (change: object = {}, strategies: readonly object[] = [{ school: 'nothing' }, { school: 'organic' }]) => ({
+    scenario: {
+      condition: 'spider mite',
+      host: 'cucumber',
+      setting: 'greenhouse',
+      start: '2026-06-01',
+      days: 60,
+      plants: 8,
+      seen: 5,
+      ...change,
+    },
+    strategies,
+    runs: 15,
+    seed: 2,
+  });
+  const broken = async (body: unknown) => refused(script.send('post', path, body));
+
+  test('is tried with schools, rounds, calendar and looks; says what each comes to, and what decides', async () => {
+    const { state, result, error } = await ended(
+      await begin(
+        ofLibrary({}, [
+          { school: 'nothing' },
+          { school: 'protect' },
+          {
+            name: 'Two rounds',
+            rounds: [
+              { day: 3, use: 'insecticidal soap' },
+              { day: 10, use: 'insecticidal soap' },
+            ],
+          },
+          { name: 'Each week', use: ['insecticidal soap'], everyDays: 7 },
+          { name: 'Where there are many', use: ['phytoseiulus'], actAt: 20, lateDays: 7 },
+        ]),
+      ),
+    );
+    expect([state, error]).toEqual(['done', undefined]);
+    expect(result!.strategies.map(({ name }) => name)).toEqual([
+      'Do nothing',
+      'Protect the crop',
+      'Two rounds',
+      'Each week',
+      'Where there are many',
+    ]);
+    const [nothing, protect, two] = result!.strategies;
+    expect(nothing).toMatchObject({ sprays: 0, money: 0, treatments: 0 });
+    expect(protect!.kept!.p50).toBeGreaterThanOrEqual(nothing!.kept!.p50);
+    expect(two!.treatments).toBe(2);
+    expect(two!.bands['seen']).toHaveLength(60);
+    expect(result!.strategies.reduce((sum, { best }) => sum + best, 0)).toBeCloseTo(1, 9);
+    expect(result!.decides!.length).toBeGreaterThan(4);
+  });
+
+  test('meets a garden’s own days, for those who may read it', async () => {
+    const { garden, owner, stranger } = await startGarden(server);
+    expect(await refused(script.send('post', path, ofLibrary({ garden })))).toMatch(/401/);
+    expect(await refused(stranger.send('post', path, ofLibrary({ garden })))).toMatch(/404/);
+    expect((await owner.send<{ job: string }>('post', path, ofLibrary({ garden }))).job).toContain('/season/');
+  });
+
+  test.each([
+    ['a name that is not known', ofLibrary({ condition: 'spyder mote' }), /400.*scenario.*condition/],
+    ['a trouble without numbers', ofLibrary({ condition: 'slugs', host: 'lettuce' }), /400.*no-season.*model of your own/],
+    [
+      'something that is done once and for all',
+      ofLibrary({}, [{ name: 'x', use: ['crop rotation'], everyDays: 7 }]),
+      /400.*strategies.*use/,
+    ],
+    [
+      'more leaf than there is',
+      ofLibrary({ condition: 'late blight', host: 'potato', setting: 'outdoor', seen: 3 }),
+      /400.*seen: must be from 0 to 1/,
+    ],
+    ['days that are no number', ofLibrary({ days: 'many' }), /400.*"days"/],
+    ['a field that nobody knows', { ...ofLibrary(), scenario: { ...ofLibrary().scenario, colour: 'red' } }, /400.*colour/],
+  ])('%s is refused with its field', async (_, body, words) => expect(await broken(body)).toMatch(words));
+
+  test('of a model of one’s own, the field that is wrong is named as before', async () => {
+    const { pest } = question().scenario;
+    expect(await broken(question({ pest: { ...pest, femaleShare: 7 } }))).toMatch(/400.*femaleShare/);
+  });
 });
 
 describe('in a thread of its own', () => {

@@ -1,12 +1,13 @@
-import type { SeasonRequest, SeasonResult, SeasonState } from '@field-nurse/contract';
-import { bestShares } from '@field-nurse/core/season';
-import type { StrategyOutcome } from '@field-nurse/core/season';
+import type { SeasonResult, SeasonState } from '@field-nurse/contract';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Deps } from '../deps.js';
 import { ApiError } from '../http/apiError.js';
 import { retryAfter } from '../http/retryAfter.js';
+import { resultOf, tasksOf } from './seasonTasks.js';
+import type { SeasonWork } from './seasonTasks.js';
 import { SeasonFault } from './strategies.js';
+import type { Outcome } from './strategies.js';
 import { seasonJobs } from './tables.js';
 
 const mostWaiting = 50;
@@ -30,7 +31,7 @@ export class SeasonQueue {
   }
 
   /** @returns its id. @throws ApiError when too many wait */
-  async add(question: SeasonRequest): Promise<string> {
+  async add(question: SeasonWork): Promise<string> {
     const { db } = this.#deps;
     if ((await db.$count(seasonJobs, inArray(seasonJobs.state, ['waiting', 'running']))) >= mostWaiting)
       throw new ApiError(429, 'busy', 'Too many seasons wait to be worked out. Try again in a minute.', retryAfter(60));
@@ -75,7 +76,7 @@ export class SeasonQueue {
   }
 
   /** The next that waits, or whose server has gone silent. */
-  async #take(): Promise<{ id: string; question: SeasonRequest } | undefined> {
+  async #take(): Promise<{ id: string; question: SeasonWork } | undefined> {
     const { db } = this.#deps;
     const isSilent = sql`(state = 'running' and held_at < now() - make_interval(secs => ${silentSeconds}))`;
     await db
@@ -89,22 +90,21 @@ export class SeasonQueue {
         sql`id = (select id from ${seasonJobs} where state = 'waiting' or ${isSilent} order by added_at limit 1 for update skip locked)`,
       )
       .returning({ id: seasonJobs.id, question: seasonJobs.question });
-    return job && { id: job.id, question: job.question as SeasonRequest };
+    return job && { id: job.id, question: job.question as SeasonWork };
   }
 
-  async #one({ id, question }: { readonly id: string; readonly question: SeasonRequest }): Promise<void> {
+  async #one({ id, question }: { readonly id: string; readonly question: SeasonWork }): Promise<void> {
     const ending = new AbortController();
     this.#underWay.set(id, ending);
     const beat = setInterval(() => void this.#hold(id, {}).catch(() => false), beatMs);
     try {
-      const { scenario, strategies, runs, seed } = question;
-      const outcomes: StrategyOutcome[] = [];
-      for (const strategy of strategies) {
-        outcomes.push(await this.#deps.strategies.run({ scenario, strategy, runs, seed }, ending.signal));
-        if (!(await this.#hold(id, { progress: outcomes.length / strategies.length }))) return;
+      const tasks = tasksOf(question);
+      const outcomes: Outcome[] = [];
+      for (const task of tasks) {
+        outcomes.push(await this.#deps.strategies.run(task, ending.signal));
+        if (!(await this.#hold(id, { progress: outcomes.length / tasks.length }))) return;
       }
-      const best = bestShares(outcomes);
-      const result: SeasonResult = { strategies: outcomes.map(({ costs: _, ...outcome }, i) => ({ ...outcome, best: best[i]! })) };
+      const result = resultOf(outcomes, question.seed);
       await this.#hold(id, { state: 'done', progress: 1, result });
     } catch (error) {
       if (ending.signal.aborted) return;

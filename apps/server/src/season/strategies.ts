@@ -1,14 +1,26 @@
-import { runStrategy } from '@field-nurse/core/season';
-import type { SeasonScenario, SeasonStrategy, StrategyOutcome } from '@field-nurse/core/season';
+import { runStrategy, trySeason } from '@field-nurse/core/season';
+import type { SeasonScenario, SeasonStrategy, SeasonTrial, StrategyOutcome, TriedSeason, TriedStrategy } from '@field-nurse/core/season';
 import { Piscina } from 'piscina';
 
-/** A strategy, and the season that it is tried on. */
-export interface StrategyTask {
-  readonly scenario: SeasonScenario;
-  readonly strategy: SeasonStrategy;
+interface Chance {
   readonly runs: number;
   readonly seed: number;
 }
+
+/** A strategy, and the season that it is tried on: a model of one's own, or a trouble of the library. */
+export type StrategyTask = Chance &
+  (
+    | { readonly scenario: SeasonScenario; readonly strategy: SeasonStrategy }
+    | { readonly trial: SeasonTrial; readonly strategy: TriedStrategy }
+  );
+
+export type Outcome = StrategyOutcome | TriedSeason;
+
+/** Work it out. @throws RangeError where it cannot be */
+export const runTask = (task: StrategyTask): Outcome =>
+  'trial' in task
+    ? trySeason(task.trial, task.strategy, task.runs, task.seed)
+    : runStrategy(task.scenario, task.strategy, task.runs, task.seed);
 
 /** What is wrong with a season itself, in words for who asked; any other error is the server's. */
 export class SeasonFault extends Error {}
@@ -16,7 +28,7 @@ export class SeasonFault extends Error {}
 /** Where strategies are worked out. */
 export interface Strategies {
   /** @throws SeasonFault, also where it takes too long */
-  run(task: StrategyTask, signal: AbortSignal): Promise<StrategyOutcome>;
+  run(task: StrategyTask, signal: AbortSignal): Promise<Outcome>;
   close(): Promise<void>;
 }
 
@@ -35,7 +47,7 @@ export function threadedStrategies({
   readonly deadlineMs?: number;
   readonly execArgv?: string[];
 }): Strategies {
-  const pool = new Piscina<StrategyTask, StrategyOutcome>({
+  const pool = new Piscina<StrategyTask, Outcome>({
     filename: workerFile,
     minThreads: 0,
     maxThreads: 1,
@@ -58,10 +70,10 @@ export function threadedStrategies({
 
 /** Strategies where they are asked, for tests and for filling the demo garden. */
 export const directStrategies: Strategies = {
-  run: async ({ scenario, strategy, runs, seed }) => {
+  run: async (task) => {
     await Promise.resolve();
     try {
-      return runStrategy(scenario, strategy, runs, seed);
+      return runTask(task);
     } catch (error) {
       throw asFault(error);
     }

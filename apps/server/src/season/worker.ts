@@ -1,5 +1,4 @@
-import { runStrategy } from '@field-nurse/core/season';
-import type { StrategyTask } from './strategies.js';
+import { runTask } from './strategies.js';
 
 /** One strategy of a season, in a thread of its own. */
-export default ({ scenario, strategy, runs, seed }: StrategyTask) => runStrategy(scenario, strategy, runs, seed);
+export default runTask;

@@ -5,4 +5,5 @@ export { answerPlan } from './answerPlan.js';
 export type { PlanMeans } from './answerPlan.js';
 export { calculate } from './calculate.js';
 export type { Calculated } from './calculate.js';
+export { Refusal } from './refusal.js';
 export type { Refused } from './refusal.js';
