@@ -89,4 +89,10 @@ test('numbers can be changed: what cannot be is refused in words, and what is ch
   await expect.poll(() => figure(page, 'Do nothing', 'Harvest kept'), { timeout: 30_000 }).toContain('100 %');
   await page.getByRole('button', { name: 'Back to the library’s numbers' }).click();
   await expect(page.getByText('The numbers behind it, changed by you')).toBeHidden();
+
+  // What is expected of it stands behind the curve of its case.
+  await goTo(page, 'Cases');
+  await page.getByRole('link', { name: 'Spider mite', exact: true }).first().click();
+  await page.getByRole('navigation', { name: 'Case' }).getByRole('link', { name: 'Recovery' }).click();
+  await expect(page.getByText('expected count if nothing more is done', { exact: false })).toBeVisible({ timeout: 30_000 });
 });

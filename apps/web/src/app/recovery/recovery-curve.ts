@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { scaleLinear, scaleUtc, line as lineShape } from 'd3';
+import { area as areaShape, scaleLinear, scaleUtc, line as lineShape } from 'd3';
 import { Axis } from '../shared/axis';
 import { dayWord } from '../shared/days';
 
@@ -21,6 +21,7 @@ const edge = { left: 40, right: 44, top: 58, bottom: 30 };
 const dateOf = (day: string) => new Date(`${day}T00:00:00Z`);
 const marginShare = 0.04;
 const nearPx = 92;
+const expectedMs = 14 * 86_400_000;
 
 /** Severity over time, the counts as open rings on their own scale, and what was done on which day. */
 @Component({
@@ -47,6 +48,10 @@ const nearPx = 92;
         <line class="mark" [attr.x1]="mark.x" [attr.x2]="mark.x" [attr.y1]="mark.y + 5" [attr.y2]="height - edge.bottom" />
         <path class="flag" [attr.d]="'M' + (mark.x - 5) + ' ' + (height - edge.bottom + 1) + ' l5 -9 l5 9 z'" />
         <text class="name" [attr.text-anchor]="mark.anchor" [attr.x]="mark.x" [attr.y]="mark.y">{{ mark.name }}</text>
+      }
+      @if (expectedShape(); as shape) {
+        <path class="expected" [attr.d]="shape.band" />
+        <path class="expected-middle" [attr.d]="shape.middle" />
       }
       @if (fitPath(); as path) {
         <path class="fit" [attr.d]="path" />
@@ -77,6 +82,12 @@ const nearPx = 92;
       <span
         ><svg viewBox="0 0 14 14"><path class="flag" d="M2 12 l5 -9 l5 9 z" /></svg> treatment</span
       >
+      @if (expectedShape()) {
+        <span
+          ><svg viewBox="0 0 22 14"><rect class="expected" y="2" width="22" height="10" /></svg> expected
+          {{ expected()!.on === 'count' ? 'count' : 'severity' }} if nothing more is done, in eight of ten seasons</span
+        >
+      }
       @if (fitPath()) {
         <span
           ><svg viewBox="0 0 22 14"><path class="fit" d="M0 7 H22" /></svg> fitted curve</span
@@ -90,23 +101,56 @@ export class RecoveryCurve {
   readonly marks = input<readonly CurveMark[]>([]);
   /** a fitted curve: the day it begins, and the severity that it expects on a day, percent */
   readonly fit = input<{ readonly from: string; readonly at: (day: string) => number } | null>(null);
+  /** how it is expected to go if nothing more is done; drawn behind */
+  readonly expected = input<{
+    readonly on: 'severity' | 'count';
+    readonly days: readonly { readonly day: string; readonly low: number; readonly middle: number; readonly high: number }[];
+  } | null>(null);
   protected readonly width = width;
   protected readonly height = height;
   protected readonly edge = edge;
 
   protected readonly x = computed(() => {
-    const days = [...this.points().map(({ day }) => day), ...this.marks().map(({ day }) => day)].sort();
+    const expected = this.#expectedDays();
+    const days = [...this.points().map(({ day }) => day), ...this.marks().map(({ day }) => day), ...expected.map(({ day }) => day)].sort();
     const [first, last] = [dateOf(days[0]!).getTime(), dateOf(days.at(-1)!).getTime()];
     const oneDayMs = 86_400_000;
     const room = Math.max((last - first) * marginShare, oneDayMs);
     return scaleUtc([first - room, last + room], [edge.left, width - edge.right]);
   });
   protected readonly y = computed(() =>
-    scaleLinear([0, Math.max(10, ...this.points().map(({ severity }) => severity)) * 1.1], [height - edge.bottom, edge.top]).nice(5),
+    scaleLinear(
+      [0, Math.min(100, Math.max(10, ...this.points().map(({ severity }) => severity), ...this.#expectedOn('severity')) * 1.1)],
+      [height - edge.bottom, edge.top],
+    ).nice(5),
   );
   protected readonly countY = computed(() => {
     const counts = this.points().flatMap(({ count }) => count ?? []);
-    return counts.length > 0 ? scaleLinear([0, Math.max(5, ...counts) * 1.1], [height - edge.bottom, edge.top]).nice(4) : undefined;
+    return counts.length > 0
+      ? scaleLinear([0, Math.max(5, ...counts, ...this.#expectedOn('count')) * 1.1], [height - edge.bottom, edge.top]).nice(4)
+      : undefined;
+  });
+
+  // A fortnight past the last look: what comes later would press the looks into a corner.
+  readonly #expectedDays = computed(() => {
+    const last = this.points().at(-1)?.day ?? '';
+    const until = dateOf(last).getTime() + expectedMs;
+    return (this.expected()?.days ?? []).filter(({ day }) => dateOf(day).getTime() <= until);
+  });
+  #expectedOn = (on: 'severity' | 'count') => (this.expected()?.on === on ? this.#expectedDays().map(({ high }) => high) : []);
+  protected readonly expectedShape = computed(() => {
+    const days = this.#expectedDays();
+    const y = this.expected()?.on === 'count' ? this.countY() : this.y();
+    if (days.length === 0 || !y) return undefined;
+    const points = days.map(({ day, low, middle, high }) => ({ x: this.x()(dateOf(day)), low: y(low), middle: y(middle), high: y(high) }));
+    return {
+      band:
+        areaShape<(typeof points)[number]>()
+          .x(({ x }) => x)
+          .y0(({ low }) => low)
+          .y1(({ high }) => high)(points) ?? '',
+      middle: pathThrough(points.map(({ x, middle }) => ({ x, y: middle }))),
+    };
   });
 
   protected readonly percent = (value: number) => `${value} %`;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Assessment, CasePart } from '@field-nurse/contract';
@@ -30,6 +30,8 @@ import { PlantsFollowed } from './plants-followed';
 import { WhyFailsPanel } from './why-fails-panel';
 import { RecoveryCurve } from './recovery-curve';
 import { StatusMark } from '../gardens/status-mark';
+import { ExpectedCourse } from '../season/expected-course';
+import { SeasonTry } from '../season/season-try';
 
 const usualLookDays = 7;
 const fewestForCurve = 2;
@@ -53,6 +55,7 @@ const fewestForFit = 3;
     StatusMark,
     WhyFailsPanel,
   ],
+  providers: [SeasonTry, ExpectedCourse],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './recovery-page.scss',
   templateUrl: './recovery-page.html',
@@ -61,6 +64,7 @@ export class RecoveryPage {
   readonly #calc = inject(Calc);
   readonly #library = inject(Library);
   readonly #records = inject(Records);
+  protected readonly expected = inject(ExpectedCourse);
   protected readonly garden = inject(Garden);
   /** id of the case in the address */
   readonly case = input.required<string>();
@@ -72,6 +76,10 @@ export class RecoveryPage {
   protected readonly correcting = signal<Assessment | undefined>(undefined);
   /** grows with each saved look, so that the form starts afresh */
   protected readonly formRound = signal(0);
+
+  constructor() {
+    effect(() => this.expected.of(this.case()));
+  }
 
   protected readonly one = this.edits.stored;
   protected readonly host = computed(() => this.#library.hosts().get(this.edits.planting()?.host ?? ''));

@@ -90,7 +90,7 @@ export class SeasonTry {
       all.find(
         (one) =>
           (!caseId || one.caseId === caseId) && (!planting || one.planting === planting) && (!condition || one.condition === condition),
-      ) ?? all[0]
+      ) ?? (caseId ? undefined : all[0])
     );
   });
 
@@ -175,9 +175,12 @@ export class SeasonTry {
   /** rounds that the grower puts together; at first those of the garden's plan */
   readonly mix = linkedSignal<readonly SetRound[], readonly SetRound[]>({ source: this.planned, computation: () => [] });
 
+  /** try doing nothing alone: how it goes on by itself */
+  readonly isAlone = signal(false);
   readonly strategies = computed<readonly TriedStrategy[]>(() => {
     const question = this.question();
     if (!question) return [];
+    if (this.isAlone()) return question.strategies.slice(0, 1);
     const own = setStrategy(ownPlan, 'The garden’s plan', this.planned(), question.actions);
     const mix = setStrategy(ownMix, 'Put together here', this.mix(), question.actions);
     return [...question.strategies, ...(own.actions.length > 0 ? [own] : []), ...(mix.actions.length > 0 ? [mix] : [])];
