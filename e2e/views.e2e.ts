@@ -33,6 +33,7 @@ const gardenViews: readonly View[] = [
   { name: 'Round', open: (page) => goTo(page, 'Round'), shows: heading('Not yet') },
   { name: 'Ground', open: (page) => goTo(page, 'Ground'), shows: heading('Tunnel') },
   { name: 'Chart', open: (page) => goTo(page, 'Chart'), shows: heading('Planting chart') },
+  { name: 'Rests', open: (page) => goTo(page, 'Rests'), shows: heading('Going in') },
   { name: 'Cases', open: (page) => goTo(page, 'Cases'), shows: heading('Open') },
   { name: 'Log', open: (page) => goTo(page, 'Log'), shows: (page) => expect(page.getByText('Copper hydroxide').first()).toBeVisible() },
   { name: 'Traps', open: (page) => goTo(page, 'Traps'), shows: heading('Which spots catch: Scent trap, leek moth') },

@@ -107,6 +107,18 @@ export const lesson: Written<'lessons'> = {
   doneOn: null,
 };
 
+export const groundEvent = (placeId: string): Written<'groundEvents'> => ({
+  placeId,
+  happenedOn: '2026-07-10',
+  kind: 'cleaned',
+  condition: 'allium-white-rot',
+  person: 'Wren',
+  things: ['spade', 'boots'],
+  disinfectant: 'Bleach, 1 part in 10',
+  minutes: 10,
+  note: '',
+});
+
 export const sample = (caseId: string): Written<'clinicSamples'> => ({
   caseId,
   clinic: 'reedbank',

@@ -15,6 +15,7 @@ import {
 import { plannedApplication, treatmentPlan, workTime } from './plans.js';
 import { planting } from './plantings.js';
 import { labelCard, product, stockMove } from './shelf.js';
+import { groundEvent } from './groundEvents.js';
 import { assessment, caseParts, harvest, lesson } from './recovery.js';
 import { sprayer, testSpray } from './treatment.js';
 import { shape } from './shapes.js';
@@ -142,6 +143,7 @@ export const storedRecords = {
   stops: stored(z.strictObject({ ...stop.shape, clockMended })),
   leafMeasurements: stored(leafMeasurement),
   preventionTasks: stored(preventionTask),
+  groundEvents: stored(groundEvent),
   thresholds: stored(ownThreshold),
   ownEntries: stored(ownEntry),
   clinicSamples: stored(clinicSample),
@@ -172,6 +174,7 @@ export const writtenRecords = {
   stops: stop,
   leafMeasurements: leafMeasurement,
   preventionTasks: preventionTask,
+  groundEvents: groundEvent,
   thresholds: ownThreshold,
   ownEntries: ownEntry,
   clinicSamples: clinicSample,
@@ -205,6 +208,7 @@ export type Catch = z.infer<typeof storedRecords.catches>;
 export type ScoutingRound = z.infer<typeof storedRecords.scoutingRounds>;
 export type Stop = z.infer<typeof storedRecords.stops>;
 export type LeafMeasurement = z.infer<typeof storedRecords.leafMeasurements>;
+export type GroundEvent = z.infer<typeof storedRecords.groundEvents>;
 export type PreventionTask = z.infer<typeof storedRecords.preventionTasks>;
 export type OwnThreshold = z.infer<typeof storedRecords.thresholds>;
 export type OwnEntry = z.infer<typeof storedRecords.ownEntries>;

@@ -19,6 +19,7 @@ export const tableName = z.enum([
   'leaves',
   'prevention',
   'lessons',
+  'ground',
 ]);
 
 const listed = <const S extends Subject>(subject: S) =>

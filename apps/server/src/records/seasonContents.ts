@@ -6,7 +6,7 @@ import { applications, applicationTargets } from '../applications/tables.js';
 import { caseDiagnoses, cases, comments } from '../cases/tables.js';
 import { clinicSamples } from '../clinic/tables.js';
 import type { Db } from '../db/client.js';
-import { preventionTasks } from '../prevention/tables.js';
+import { groundEvents, preventionTasks } from '../prevention/tables.js';
 import { products, stockMoves } from '../shelf/tables.js';
 import { assessments, harvests, lessons } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
@@ -104,6 +104,8 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
     // Some things are looked at every other year: of each the last time counts.
     preventionTasks: sql`(${days(sql`${preventionTasks.doneOn}`)} or ${running} and ${preventionTasks.id} in (
       select distinct on (place_id, task) id from ${preventionTasks} where garden_id = ${gardenId} order by place_id, task, done_on desc))`,
+    // A test counts for as long as the ground rests.
+    groundEvents: sql`(${days(sql`${groundEvents.happenedOn}`)} or ${running} and ${groundEvents.kind} in ('tested-clean', 'tested-there'))`,
     thresholds: always,
     ownEntries: always,
     clinicSamples: oneOf(sql`${clinicSamples.caseId}`, ownCases),

@@ -2,7 +2,7 @@ import type { Subject } from '@field-nurse/contract';
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { cases, comments } from '../cases/tables.js';
 import { clinicSamples } from '../clinic/tables.js';
-import { preventionTasks } from '../prevention/tables.js';
+import { groundEvents, preventionTasks } from '../prevention/tables.js';
 import { applications } from '../applications/tables.js';
 import { ownEntries } from '../library/tables.js';
 import { plannedApplications, treatmentPlans, workTimes } from '../plans/tables.js';
@@ -40,6 +40,7 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   stops,
   leafMeasurements,
   preventionTasks,
+  groundEvents,
   thresholds,
   ownEntries,
   clinicSamples,

@@ -1,6 +1,6 @@
 import type { GardenContents } from '@field-nurse/contract';
 import { randomUUID } from 'node:crypto';
-import { application, assessment, bed, decision, fresh, harvest, lesson, planting, settings, sickness } from '../testRecords';
+import { application, assessment, bed, decision, fresh, groundEvent, harvest, lesson, planting, settings, sickness } from '../testRecords';
 import { refused, startGarden, startTestServer } from '../testServer';
 import type { TestGarden, TestServer } from '../testServer';
 
@@ -29,7 +29,8 @@ describe('a write', () => {
   });
 
   test('of every kind of record is kept', async () => {
-    const plant = await garden.add('plantings', planting(await garden.add('places', bed)));
+    const place = await garden.add('places', bed);
+    const plant = await garden.add('plantings', planting(place));
     const sick = await garden.add('cases', sickness(plant));
     const ids = [
       await garden.add('decisions', decision(sick)),
@@ -37,14 +38,16 @@ describe('a write', () => {
       await garden.add('assessments', assessment(sick, plant)),
       await garden.add('harvests', harvest(plant)),
       await garden.add('lessons', lesson),
+      await garden.add('groundEvents', groundEvent(place)),
     ];
-    const { decisions, applications, assessments, harvests, lessons } = await contents();
-    const stored = [...decisions, ...applications, ...assessments, ...harvests, ...lessons];
+    const { decisions, applications, assessments, harvests, lessons, groundEvents } = await contents();
+    const stored = [...decisions, ...applications, ...assessments, ...harvests, ...lessons, ...groundEvents];
     expect(stored.map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
     const read = <T extends { readonly id: string }>(list: readonly T[], id: string | undefined) => list.find((one) => one.id === id);
     expect(read(assessments, ids[2])).toEqual({ ...assessment(sick, plant), id: ids[2], version: 1 });
     expect(read(harvests, ids[3])).toEqual({ ...harvest(plant), id: ids[3], version: 1 });
     expect(read(lessons, ids[4])).toEqual({ ...lesson, id: ids[4], version: 1 });
+    expect(read(groundEvents, ids[5])).toEqual({ ...groundEvent(place), id: ids[5], version: 1 });
   });
 
   test('sent twice counts once', async () => {
@@ -192,6 +195,13 @@ describe('bad input is refused with 400 and says where', () => {
     ['a day that is none', 'plantings', { ...planting(randomUUID()), plantedOn: '2026-02-30' }, 'plantedOn'],
     ['a harvest below nothing', 'harvests', { ...harvest(randomUUID()), kg: -1 }, 'kg'],
     ['a lesson without words', 'lessons', { ...lesson, text: ' ' }, 'text'],
+    [
+      'a test of the ground for nothing',
+      'groundEvents',
+      { ...groundEvent(randomUUID()), kind: 'tested-clean', condition: null },
+      'condition',
+    ],
+    ['a trouble that nobody knows', 'groundEvents', { ...groundEvent(randomUUID()), condition: 'moonlight' }, 'condition'],
     ['more than all of the plant', 'assessments', { ...assessment(randomUUID(), randomUUID()), severity: 101 }, 'severity'],
     ['an unknown treatment', 'decisions', { ...decision(randomUUID()), intervention: 'moonlight' }, 'intervention'],
     ['a decision for what is ruled out', 'decisions', { ...decision(randomUUID()), verdict: 'ruled-out' }, 'verdict'],

@@ -64,6 +64,7 @@ export const routes: Routes = [
         title: 'Planting',
         loadComponent: () => import('./plantings/planting-page').then((m) => m.PlantingPage),
       },
+      { path: 'rests', title: 'Rests', loadComponent: () => import('./rests/rests-page').then((m) => m.RestsPage) },
       { path: 'cases', title: 'Cases', loadComponent: () => import('./cases/cases-page').then((m) => m.CasesPage) },
       { path: 'wrong', title: 'Something is wrong', loadComponent: () => import('./cases/wrong-page').then((m) => m.WrongPage) },
       { path: 'cases/:case', title: 'Case', loadComponent: () => import('./cases/case-page').then((m) => m.CasePage) },

@@ -42,6 +42,7 @@ export const recordsEndpoints = {
   writeScoutingRound: write('scoutingRounds'),
   writeStop: write('stops'),
   writeLeafMeasurement: write('leafMeasurements'),
+  writeGroundEvent: write('groundEvents'),
   writePreventionTask: write('preventionTasks'),
   writeThreshold: write('thresholds'),
   writeOwnEntry: write('ownEntries'),

@@ -40,3 +40,15 @@ test('against a plant counts what rests from its family on that day; each troubl
   ] as const)
     expect(restsAgainst(rests, 'bed', family, day)).toEqual([]);
 });
+
+test('a test that finds nothing ends it on its day; one that finds it begins the years anew; the last counts', () => {
+  const test = (on: string, found: boolean) => ({ placeId: rot.placeId, condition: 'rot', on, found });
+  const until = (...tests: readonly ReturnType<typeof test>[]) => bedRestsOf([rot], conditions, familyOf, tests)[0]!.until;
+  const usual = until();
+  expect(until(test('2029-03-01', false))).toBe('2029-03-01');
+  expect(until(test('2029-03-01', false), test('2030-03-01', true)) > usual).toBe(true);
+  expect(until(test('2030-03-01', true), test('2031-03-01', false))).toBe('2031-03-01');
+  // A test before it was found says nothing.
+  expect(until(test('2001-01-01', false))).toBe(usual);
+  expect(until({ ...test('2029-03-01', false), placeId: 'elsewhere' })).toBe(usual);
+});

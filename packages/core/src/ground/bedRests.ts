@@ -24,10 +24,19 @@ export interface LastingCondition {
   readonly hosts: { readonly often: readonly string[]; readonly sometimes: readonly string[] };
 }
 
+/** A test of the ground of a place for what lasts in it. */
+export interface GroundTest {
+  readonly placeId: string;
+  readonly condition: string;
+  readonly on: string;
+  readonly found: boolean;
+}
+
 const daysInYear = 365.2425;
 
 /**
- * Rests that follow from a garden's cases: from the day on which a case was closed (or opened, while it is open) for as long as its trouble lasts.
+ * Rests that follow from a garden's cases: from the day on which a case was closed (or opened, while it is open) for as long as its trouble lasts. A test
+ * that finds nothing ends the rest on its day; one that finds it begins the years anew. Of several tests the last counts.
  *
  * @param familyOf - family of a host; none for what is a family itself
  */
@@ -35,13 +44,19 @@ export function bedRestsOf(
   cases: readonly GroundCase[],
   conditions: ReadonlyMap<string, LastingCondition>,
   familyOf: (host: string) => string | undefined,
+  tests: readonly GroundTest[] = [],
 ): BedRest[] {
   return cases.flatMap(({ placeId, conditions: found, openedOn, closedOn }) =>
     found.flatMap((id): BedRest[] => {
       const condition = conditions.get(id);
       if (!condition?.restYears) return [];
       const taken = [...condition.hosts.often, ...condition.hosts.sometimes];
-      const until = addDays(closedOn ?? openedOn, Math.round(condition.restYears * daysInYear));
+      const last = tests
+        .filter((test) => test.placeId === placeId && test.condition === id && test.on >= openedOn)
+        .sort((a, b) => a.on.localeCompare(b.on))
+        .at(-1);
+      const years = Math.round(condition.restYears * daysInYear);
+      const until = last && !last.found ? last.on : addDays(last?.on ?? closedOn ?? openedOn, years);
       return [{ placeId, condition: id, families: [...new Set(taken.map((host) => familyOf(host) ?? host))], from: openedOn, until }];
     }),
   );

@@ -23,4 +23,9 @@ export type { Quarantine, QuarantineState } from './quarantine.js';
 export { plantedOnIfKnown, plantingOn } from './plantingOn.js';
 export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn.js';
 export { bedRestsOf, restsAgainst } from './bedRests.js';
-export type { BedRest, LastingCondition, GroundCase } from './bedRests.js';
+export type { BedRest, GroundTest, LastingCondition, GroundCase } from './bedRests.js';
+
+// Next season's places
+export { assignment } from './assignment.js';
+export { planRotation, reasonsAgainst, swapCost } from './rotation.js';
+export type { GrewThere, RotationCrop, RotationPlace, RotationPlan, RotationQuestion, RotationReason, RotationSlot } from './rotation.js';

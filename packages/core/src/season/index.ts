@@ -16,5 +16,7 @@ export { mostRuns, requireTrial, trySeason } from './trySeason.js';
 export type { FittedRun, SeasonTrial, TriedSeason } from './trySeason.js';
 export { fitSeason } from './fitSeason.js';
 export type { CountedDay } from './fitSeason.js';
+export { groundYears } from './groundYears.js';
+export type { GroundTrouble, GroundYear } from './groundYears.js';
 export { standingsOf, whatDecides } from './compareSeasons.js';
 export type { Decider, SeasonStanding } from './compareSeasons.js';

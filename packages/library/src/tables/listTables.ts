@@ -237,6 +237,19 @@ const lessons = each('lessons', 'writtenOn', [
   { name: 'doneOn', says: 'day', of: ({ doneOn }) => doneOn },
 ]);
 
+const ground = each('groundEvents', 'happenedOn', [
+  idColumn,
+  { name: 'place', says: 'where', of: ({ placeId }, names) => names.place(placeId) },
+  { name: 'day', says: 'on which it happened', of: ({ happenedOn }) => happenedOn },
+  { name: 'kind', says: 'entered, cleaned, tested-clean or tested-there', of: ({ kind }) => kind },
+  { name: 'trouble', says: 'what lasts in it', of: ({ condition }, names) => (condition ? names.condition(condition) : '') },
+  { name: 'person', says: 'who it was', of: ({ person }) => person },
+  { name: 'things', says: 'what was worn or cleaned, separated by semicolons', of: ({ things }) => things.join('; ') },
+  { name: 'disinfectant', says: 'what it was cleaned with', of: ({ disinfectant }) => disinfectant },
+  { name: 'minutes', says: 'for which that acted', of: ({ minutes }) => minutes },
+  note,
+]);
+
 /** Every list of a garden that leaves the house as a table, by the name of its file. */
 export const listTables = {
   places,
@@ -253,6 +266,7 @@ export const listTables = {
   leaves,
   prevention,
   lessons,
+  ground,
 } as const satisfies Readonly<Record<TableName, unknown>>;
 
 /** Heads of a table. */

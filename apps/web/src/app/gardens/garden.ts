@@ -51,6 +51,7 @@ export class Garden {
   readonly scoutingRounds = this.#store.selectSignal(gardenFeature.selectScoutingRounds);
   readonly stops = this.#store.selectSignal(gardenFeature.selectStops);
   readonly leafMeasurements = this.#store.selectSignal(gardenFeature.selectLeafMeasurements);
+  readonly groundEvents = this.#store.selectSignal(gardenFeature.selectGroundEvents);
   readonly preventionTasks = this.#store.selectSignal(gardenFeature.selectPreventionTasks);
   readonly thresholds = this.#store.selectSignal(gardenFeature.selectThresholds);
   readonly ownEntries = this.#store.selectSignal(gardenFeature.selectOwnEntries);

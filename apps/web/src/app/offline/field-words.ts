@@ -24,6 +24,7 @@ export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
   stops: 'A stop',
   leafMeasurements: 'A measured leaf',
   preventionTasks: 'A prevention check',
+  groundEvents: 'An event of resting ground',
   thresholds: 'A level of your own',
   ownEntries: 'A library entry of your own',
   clinicSamples: 'A sample for a plant clinic',

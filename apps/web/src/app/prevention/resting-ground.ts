@@ -14,7 +14,14 @@ export class RestingGround {
   readonly #garden = inject(Garden);
   readonly #library = inject(Library);
   readonly #family = (host: string) => this.#library.hosts().get(host)?.family;
-  readonly all = computed(() => bedRestsOf(this.#garden.caseLines(), this.#library.conditions(), this.#family));
+  readonly tests = computed(() =>
+    this.#garden
+      .groundEvents()
+      .flatMap(({ placeId, condition, happenedOn, kind }) =>
+        condition && kind.startsWith('tested') ? [{ placeId, condition, on: happenedOn, found: kind === 'tested-there' }] : [],
+      ),
+  );
+  readonly all = computed(() => bedRestsOf(this.#garden.caseLines(), this.#library.conditions(), this.#family, this.tests()));
 
   /** What the ground of a place has against a plant on a day. @param host - by its id */
   against(placeId: string, host: string, day: string): BedRest[] {

@@ -17,6 +17,7 @@ const lists: readonly (readonly [TableName, string])[] = [
   ['stock', 'Stock'],
   ['plans', 'Planned rounds'],
   ['prevention', 'Prevention'],
+  ['ground', 'Resting ground'],
   ['leaves', 'Measured leaves'],
   ['lessons', 'Lessons'],
 ];

@@ -31,6 +31,7 @@ export const rooms: readonly Room[] = [
     views: [
       { path: 'ground', word: 'Ground', key: 'g' },
       { path: 'plantings', word: 'Chart', key: 'c' },
+      { path: 'rests', word: 'Rests', key: 'v' },
     ],
   },
   {

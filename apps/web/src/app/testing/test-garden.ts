@@ -172,6 +172,7 @@ export const contents: GardenContents = {
   sprayers: [],
   harvests: [],
   lessons: [],
+  groundEvents: [],
   testSprays: [],
   decisions: [decision],
   applications: [application],
