@@ -32,7 +32,6 @@ const pictures = [
   },
   { name: 'case', cause: 'Soft scale' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
-  { name: 'log', path: 'log' },
   { name: 'plan', path: 'plan', press: /^Copper hydroxide, round 1/, as: 'button', shows: 'When else, and what it costs' },
   { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
   { name: 'shelf', path: 'shelf' },
@@ -46,7 +45,12 @@ const pictures = [
     shows: 'In this order',
   },
   { name: 'recovery', cause: 'Thrips', tab: '/recovery' },
-  { name: 'weather', path: 'weather', look: 'dark' },
+  {
+    name: 'season',
+    path: 'season?condition=thrips',
+    shows: 'What decides between the first two',
+  },
+  { name: 'rests', path: 'rests', shows: 'Going in', look: 'dark' },
 ];
 
 await buildAll();

@@ -11,7 +11,11 @@ import { sessionFeature } from '../store/session-state';
 /** What disinfects, for how long it must act, and when it is to be made anew. */
 const disinfectants = [
   { name: 'Alcohol, 70 parts in 100', minutes: 1, keeps: 'It burns: no flame near. It does little against resting grains and spores.' },
-  { name: 'Household bleach, 1 part in 10', minutes: 10, keeps: 'Make it new each day. Gloves, eyes, and never with acid or ammonia; rinse metal.' },
+  {
+    name: 'Household bleach, 1 part in 10',
+    minutes: 10,
+    keeps: 'Make it new each day. Gloves, eyes, and never with acid or ammonia; rinse metal.',
+  },
   { name: 'Hot water, 60 °C', minutes: 20, keeps: 'Keep it that hot for the whole time.' },
   { name: 'Washed with a brush and clean water', minutes: 0, keeps: 'Earth off first, whatever comes after: it takes most of what lasts.' },
 ] as const;
@@ -96,14 +100,20 @@ const newest = 12;
           </select>
         </label>
         <p class="fn-small">
-          {{ agentNow().minutes > 0 ? 'It must act for ' + (agentNow().minutes === 1 ? 'a minute' : agentNow().minutes + ' minutes') + '. ' : '' }}{{ agentNow().keeps }} The label in your hand comes first.
+          {{
+            agentNow().minutes > 0
+              ? 'It must act for ' + (agentNow().minutes === 1 ? 'a minute' : agentNow().minutes + ' minutes') + '. '
+              : ''
+          }}{{ agentNow().keeps }} The label in your hand comes first.
         </p>
         @if (refusal()) {
           <p class="fn-stop" role="alert">{{ refusal() }}</p>
         }
         <div class="fn-actions">
           <button matButton="outlined" type="button" [disabled]="isBusy()" (click)="write('entered', place.value)">I went in</button>
-          <button matButton="filled" type="button" [disabled]="isBusy()" (click)="write('cleaned', place.value)">Cleaned, it acted long enough</button>
+          <button matButton="filled" type="button" [disabled]="isBusy()" (click)="write('cleaned', place.value)">
+            Cleaned, it acted long enough
+          </button>
         </div>
       </form>
     }
@@ -162,14 +172,28 @@ export class GoingIn {
     const { name, minutes } = this.agentNow();
     const isCleaned = kind === 'cleaned';
     const value: Written<'groundEvents'> = {
-      ...{ placeId, happenedOn: this.garden.today(), kind, condition: null, person: this.#person()?.name ?? '', things: [...this.chosen()], note: '' },
+      ...{
+        placeId,
+        happenedOn: this.garden.today(),
+        kind,
+        condition: null,
+        person: this.#person()?.name ?? '',
+        things: [...this.chosen()],
+        note: '',
+      },
       disinfectant: isCleaned ? name : '',
       minutes: isCleaned ? minutes : null,
     };
     this.refusal.set('');
     this.isBusy.set(true);
     try {
-      await this.#records.save('groundEvents', crypto.randomUUID(), 0, value, isCleaned ? 'Cleaning written down.' : 'Written down: somebody went in.');
+      await this.#records.save(
+        'groundEvents',
+        crypto.randomUUID(),
+        0,
+        value,
+        isCleaned ? 'Cleaning written down.' : 'Written down: somebody went in.',
+      );
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);
     } finally {

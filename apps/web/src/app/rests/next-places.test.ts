@@ -8,8 +8,21 @@ const hosts = new Map(reference.hosts.map((host) => [host.id, host]));
 const bed = (id: string, change: object = {}) => ({ ...place, id, name: id, ...change });
 const crop = (id: string, host: string, placeId: string, change: object = {}) => ({ ...planting, id, host, placeId, ...change });
 const facts = (change: Partial<RotationFacts> = {}): RotationFacts => ({
-  plantings: [crop('leeks', 'leek', 'a'), crop('kale', 'kale', 'b'), crop('rose', 'rose', 'c'), crop('strawberries', 'strawberry', 'd', { plantedOn: '2024-03-01' })],
-  places: [bed('a'), bed('b'), bed('c'), bed('d'), bed('empty'), bed('old', { endedOn: '2025-01-01' }), bed('sill', { kind: 'windowsill' })],
+  plantings: [
+    crop('leeks', 'leek', 'a'),
+    crop('kale', 'kale', 'b'),
+    crop('rose', 'rose', 'c'),
+    crop('strawberries', 'strawberry', 'd', { plantedOn: '2024-03-01' }),
+  ],
+  places: [
+    bed('a'),
+    bed('b'),
+    bed('c'),
+    bed('d'),
+    bed('empty'),
+    bed('old', { endedOn: '2025-01-01' }),
+    bed('sill', { kind: 'windowsill' }),
+  ],
   hosts,
   rests: [],
   sights: [],
@@ -29,7 +42,9 @@ test('crops of this season move; what stands for years stays, and its place is n
 });
 
 test('a bed takes as many as it takes now, each with its part of the ground', () => {
-  const question = rotationQuestion(facts({ plantings: [crop('x', 'leek', 'a'), crop('y', 'kale', 'a')], places: [bed('a', { areaM2: 12 })] }));
+  const question = rotationQuestion(
+    facts({ plantings: [crop('x', 'leek', 'a'), crop('y', 'kale', 'a')], places: [bed('a', { areaM2: 12 })] }),
+  );
   expect(question.slots).toEqual([
     { placeId: 'a', setting: 'outdoor', areaM2: 6 },
     { placeId: 'a', setting: 'outdoor', areaM2: 6 },
@@ -38,5 +53,9 @@ test('a bed takes as many as it takes now, each with its part of the ground', ()
 
 test('what an earlier case says grew there counts, too', () => {
   const sight = { place: 'empty', host: 'onion', openedOn: '2025-06-01' } as RotationFacts['sights'][number];
-  expect(rotationQuestion(facts({ sights: [sight] })).grew).toContainEqual({ placeId: 'empty', family: hosts.get('onion')!.family, year: 2025 });
+  expect(rotationQuestion(facts({ sights: [sight] })).grew).toContainEqual({
+    placeId: 'empty',
+    family: hosts.get('onion')!.family,
+    year: 2025,
+  });
 });

@@ -16,7 +16,8 @@ export interface RotationFacts {
 }
 
 /** What stays where it is for years: it takes no part. */
-const stays = ({ kind, habit, deciduous }: Host) => kind === 'ornamental' || kind === 'houseplant' || kind === 'ground' || habit === 'tree' || deciduous;
+const stays = ({ kind, habit, deciduous }: Host) =>
+  kind === 'ornamental' || kind === 'houseplant' || kind === 'ground' || habit === 'tree' || deciduous;
 
 /**
  * Next season's places as a question: the annual crops of this season, each for a bed of its own, with what grew where. Places of which nothing is known
@@ -29,18 +30,30 @@ export function rotationQuestion({ plantings, places, hosts, rests, sights, toda
     const host = hosts.get(planting.host);
     if (!host || stays(host) || planting.plantedOn < from || planting.plantedOn > to) return [];
     const place = places.find(({ id }) => id === planting.placeId);
-    return place ? [{ id: planting.id, family: host.family, placeId: place.id, setting: place.setting, areaM2: areaOf(place, plantings) }] : [];
+    return place
+      ? [{ id: planting.id, family: host.family, placeId: place.id, setting: place.setting, areaM2: areaOf(place, plantings) }]
+      : [];
   });
   const used = new Set(crops.map(({ placeId }) => placeId));
   // Where something stands for years nothing moves in.
-  const taken = new Set(plantings.filter(({ id, endedOn }) => !endedOn && !crops.some((one) => one.id === id)).map(({ placeId }) => placeId));
+  const taken = new Set(
+    plantings.filter(({ id, endedOn }) => !endedOn && !crops.some((one) => one.id === id)).map(({ placeId }) => placeId),
+  );
   const beds = places.filter(({ id, endedOn, kind }) => !endedOn && (used.has(id) || (rotates.has(kind) && !taken.has(id))));
   const slots = beds.flatMap((place) => {
     const now = crops.filter(({ placeId }) => placeId === place.id).length;
-    return Array.from({ length: Math.max(1, now) }, () => ({ placeId: place.id, setting: place.setting, areaM2: areaOf(place, plantings) }));
+    return Array.from({ length: Math.max(1, now) }, () => ({
+      placeId: place.id,
+      setting: place.setting,
+      areaM2: areaOf(place, plantings),
+    }));
   });
   const grew: GrewThere[] = [
-    ...plantings.map(({ placeId, host, plantedOn, endedOn }) => ({ placeId, host, on: endedOn && endedOn < today ? endedOn : plantedOn < from ? plantedOn : today })),
+    ...plantings.map(({ placeId, host, plantedOn, endedOn }) => ({
+      placeId,
+      host,
+      on: endedOn && endedOn < today ? endedOn : plantedOn < from ? plantedOn : today,
+    })),
     ...sights.map(({ place, host, openedOn }) => ({ placeId: place, host, on: openedOn })),
   ].flatMap(({ placeId, host, on }) => {
     const family = hosts.get(host)?.family;

@@ -55,7 +55,13 @@ const fewYears = 12;
   template: `
     <div fnMeasuredWidth (fnMeasuredWidth)="width.set($event)">
       <svg [attr.width]="width()" [attr.height]="height" role="img" [attr.aria-label]="label()">
-        <rect class="closed" [attr.x]="x()(from())" [attr.y]="edge.top" [attr.width]="x()(until()) - x()(from())" [attr.height]="height - edge.top - edge.bottom" />
+        <rect
+          class="closed"
+          [attr.x]="x()(from())"
+          [attr.y]="edge.top"
+          [attr.width]="x()(until()) - x()(from())"
+          [attr.height]="height - edge.top - edge.bottom"
+        />
         @for (tick of ticks(); track tick.year) {
           <line class="tick" [attr.x1]="tick.x" [attr.x2]="tick.x" [attr.y1]="edge.top" [attr.y2]="height - edge.bottom" />
           <text text-anchor="middle" [attr.x]="tick.x" [attr.y]="height - 5">{{ tick.year }}</text>

@@ -47,7 +47,9 @@ export class RestsPage {
   }
 
   readonly #yearC = computed(() => {
-    const days = (this.#years.answer()?.days ?? []).flatMap(({ minC, maxC }) => (minC === null || maxC === null ? [] : [(minC + maxC) / 2])).slice(-365);
+    const days = (this.#years.answer()?.days ?? [])
+      .flatMap(({ minC, maxC }) => (minC === null || maxC === null ? [] : [(minC + maxC) / 2]))
+      .slice(-365);
     return days.length < fewestDays ? usualYearC : days.reduce((sum, one) => sum + one, 0) / days.length;
   });
   /** of each place and trouble the longest rest, the last to end first */
@@ -59,14 +61,18 @@ export class RestsPage {
     }
     return [...longest.values()].sort((a, b) => b.until.localeCompare(a.until));
   });
-  protected readonly resting = computed(() => [...new Set(this.#rests().flatMap(({ placeId, until }) => (until > this.garden.today() ? [placeId] : [])))]);
+  protected readonly resting = computed(() => [
+    ...new Set(this.#rests().flatMap(({ placeId, until }) => (until > this.garden.today() ? [placeId] : []))),
+  ]);
   protected readonly rests = computed(() => {
     const today = this.garden.today();
     return this.#rests().map((rest) => {
       const model = this.library.index() && seasonModelOf(this.library.index()!, rest.condition);
       const years = model?.kind === 'ground' ? groundYears(model, { years: 26, yearC: this.#yearC() }) : [];
       const is = rest.until > today;
-      const tests = this.garden.groundEvents().filter(({ placeId, condition, kind }) => placeId === rest.placeId && condition === rest.condition && kind.startsWith('tested'));
+      const tests = this.garden
+        .groundEvents()
+        .filter(({ placeId, condition, kind }) => placeId === rest.placeId && condition === rest.condition && kind.startsWith('tested'));
       return {
         ...rest,
         key: `${rest.placeId} ${rest.condition}`,
@@ -78,7 +84,10 @@ export class RestsPage {
         end: yearOf(rest.until),
         years,
         untilWord: dayWord(rest.until, today),
-        tests: tests.map(({ id, happenedOn, kind }) => ({ id, words: `${dayWord(happenedOn, today)}: ${kind === 'tested-clean' ? 'tested, nothing found' : 'tested, still there'}` })),
+        tests: tests.map(({ id, happenedOn, kind }) => ({
+          id,
+          words: `${dayWord(happenedOn, today)}: ${kind === 'tested-clean' ? 'tested, nothing found' : 'tested, still there'}`,
+        })),
         now: this.#nowWord(years, yearOf(today) - yearOf(rest.from)),
         label: `${this.garden.place(rest.placeId)?.name ?? ''}: ${this.library.conditionName(rest.condition)}, closed until ${dayWord(rest.until, today)}.`,
       };
@@ -91,7 +100,9 @@ export class RestsPage {
   /** "onions, garlic, leeks": of the families those that the garden knows as plants */
   #takesWord(families: readonly string[]): string {
     const names = [...this.library.hosts().values()]
-      .filter(({ family, id, kind }) => (families.includes(family) || families.includes(id)) && ['vegetable', 'fruit', 'herb'].includes(kind))
+      .filter(
+        ({ family, id, kind }) => (families.includes(family) || families.includes(id)) && ['vegetable', 'fruit', 'herb'].includes(kind),
+      )
       .map(({ name }) => name.toLowerCase());
     return names.slice(0, mostNamed).join(', ') + (names.length > mostNamed ? ' and their kin' : '');
   }
@@ -104,7 +115,10 @@ export class RestsPage {
   }
 
   /** A test ends the rest, or begins its years anew. */
-  protected async test(rest: { readonly placeId: string; readonly condition: string }, kind: 'tested-clean' | 'tested-there'): Promise<void> {
+  protected async test(
+    rest: { readonly placeId: string; readonly condition: string },
+    kind: 'tested-clean' | 'tested-there',
+  ): Promise<void> {
     const value = {
       ...{ placeId: rest.placeId, condition: rest.condition, kind, happenedOn: this.garden.today() },
       ...{ person: '', things: [], disinfectant: '', minutes: null, note: '' },
@@ -136,7 +150,9 @@ export class RestsPage {
   readonly #best = computed(() => planRotation(this.#question()));
   readonly #swap = computed(() => {
     const wanted = this.wanted();
-    return wanted && this.#question().crops.some(({ id }) => id === wanted.crop) ? swapCost(this.#question(), wanted.crop, wanted.placeId) : undefined;
+    return wanted && this.#question().crops.some(({ id }) => id === wanted.crop)
+      ? swapCost(this.#question(), wanted.crop, wanted.placeId)
+      : undefined;
   });
   protected readonly proof = computed(() => (this.#best().isOptimal ? 'No other order breaks less: that is proven.' : ''));
   protected readonly swapWord = computed(() => {
@@ -144,19 +160,24 @@ export class RestsPage {
     if (!swap || !wanted) return '';
     const crop = this.library.hostName(this.garden.planting(wanted.crop)?.host ?? '').toLowerCase();
     const place = this.garden.place(wanted.placeId)?.name ?? '';
-    const moved = swap.plan.places.filter(({ crop: id, placeId }) => id !== wanted.crop && this.#best().places.find((one) => one.crop === id)?.placeId !== placeId).length;
+    const moved = swap.plan.places.filter(
+      ({ crop: id, placeId }) => id !== wanted.crop && this.#best().places.find((one) => one.crop === id)?.placeId !== placeId,
+    ).length;
     const others = moved === 0 ? 'Nothing else moves.' : moved === 1 ? 'One other crop moves.' : `${moved} other crops move.`;
     if (swap.extra < 0.5) return `The ${crop} in ${place} is as good. ${others}`;
     const [reason] = swap.plan.places.find(({ crop: id }) => id === wanted.crop)!.reasons;
     return `The ${crop} in ${place} is worse${reason ? `: ${this.#reasonWord(reason)}` : ' for what has to move'}. ${others}`;
   });
-  protected readonly places = computed(() => [...new Map(this.#question().slots.map(({ placeId }) => [placeId, this.garden.place(placeId)?.name ?? ''])).entries()]);
+  protected readonly places = computed(() => [
+    ...new Map(this.#question().slots.map(({ placeId }) => [placeId, this.garden.place(placeId)?.name ?? ''])).entries(),
+  ]);
   protected readonly rotation = computed(() =>
     (this.#swap()?.plan ?? this.#best()).places
       .map(({ crop, placeId, reasons }) => {
         const planting = this.garden.planting(crop);
         return {
           crop,
+          name: this.library.hostName(planting?.host ?? ''),
           placeId,
           from: this.garden.place(planting?.placeId ?? '')?.name ?? '',
           to: this.garden.place(placeId)?.name ?? '',
