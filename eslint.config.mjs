@@ -50,7 +50,7 @@ export const storeys = {
     ['cases'],
     ['season'],
     ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],
-    ['applications', 'door', 'ground', 'leaf-gauge', 'report', 'rests', 'shelf', 'today'],
+    ['applications', 'door', 'ground', 'leaf-gauge', 'removal', 'report', 'rests', 'shelf', 'today'],
     ['mix', 'plans', 'traps'],
   ],
 };

@@ -36,7 +36,9 @@ test('a sample is registered, packed by its list and sent to the clinic, which t
   await page.getByRole('button', { name: 'It is on its way' }).click();
   const steps = page.getByRole('list', { name: 'How far it is' });
   await expect(steps.locator('[aria-current=step]')).toContainText('On its way');
-  await page.getByRole('button', { name: 'Ask the clinic now' }).click();
+  const ask = page.getByRole('button', { name: 'Ask the clinic now' });
+  await Promise.all([page.waitForResponse((answer) => answer.url().includes('clinic')), ask.click()]);
+  await expect(ask).toBeEnabled();
   await expect(page.getByText(/Number RB-/)).toBeVisible();
   await expectAccessible(page);
 });

@@ -107,6 +107,18 @@ export const lesson: Written<'lessons'> = {
   doneOn: null,
 };
 
+export const removal = (caseId: string, plantingId: string): Written<'removals'> => ({
+  caseId,
+  plantingId,
+  startedOn: '2026-07-12',
+  plants: 2,
+  reported: '',
+  done: [{ step: 'wear', at: '2026-07-12T08:00:00.000Z', by: 'Wren' }],
+  photos: [],
+  endedOn: null,
+  note: '',
+});
+
 export const groundEvent = (placeId: string): Written<'groundEvents'> => ({
   placeId,
   happenedOn: '2026-07-10',

@@ -17,6 +17,7 @@ import { planting } from './plantings.js';
 import { labelCard, product, stockMove } from './shelf.js';
 import { groundEvent } from './groundEvents.js';
 import { assessment, caseParts, harvest, lesson } from './recovery.js';
+import { removal } from './removals.js';
 import { sprayer, testSpray } from './treatment.js';
 import { shape } from './shapes.js';
 import {
@@ -137,6 +138,7 @@ export const storedRecords = {
   assessments: stored(assessment),
   harvests: stored(harvest),
   lessons: stored(lesson),
+  removals: stored(removal),
   traps: stored(trap),
   catches: stored(trapCatch),
   scoutingRounds: stored(z.strictObject({ ...scoutingRound.shape, clockMended })),
@@ -168,6 +170,7 @@ export const writtenRecords = {
   assessments: assessment,
   harvests: harvest,
   lessons: lesson,
+  removals: removal,
   traps: trap,
   catches: trapCatch,
   scoutingRounds: scoutingRound,
@@ -201,6 +204,7 @@ export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;
 export type Harvest = z.infer<typeof storedRecords.harvests>;
+export type Removal = z.infer<typeof storedRecords.removals>;
 export type Lesson = z.infer<typeof storedRecords.lessons>;
 export type CasePart = Case['parts'][number];
 export type Trap = z.infer<typeof storedRecords.traps>;

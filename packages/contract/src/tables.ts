@@ -20,6 +20,7 @@ export const tableName = z.enum([
   'prevention',
   'lessons',
   'ground',
+  'removals',
 ]);
 
 const listed = <const S extends Subject>(subject: S) =>

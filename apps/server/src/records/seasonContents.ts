@@ -8,7 +8,7 @@ import { clinicSamples } from '../clinic/tables.js';
 import type { Db } from '../db/client.js';
 import { groundEvents, preventionTasks } from '../prevention/tables.js';
 import { products, stockMoves } from '../shelf/tables.js';
-import { assessments, harvests, lessons } from '../recovery/tables.js';
+import { assessments, harvests, lessons, removals } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { plannedApplications, treatmentPlans } from '../plans/tables.js';
@@ -92,6 +92,7 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
     harvests: days(sql`${harvests.pickedOn}`),
     // What is still to be done, and what was learnt of late; the rest is a memory like any other.
     lessons: sql`(${days(sql`${lessons.writtenOn}`)} or ${running} and ${lessons.doneOn} is null)`,
+    removals: oneOf(sql`${removals.caseId}`, ownCases),
     traps: sql`(${traps.endedOn} is null or ${traps.endedOn} >= ${from}::date)`,
     catches: days(sql`${catches.checkedOn}`),
     scoutingRounds: running

@@ -8,7 +8,7 @@ import { ownEntries } from '../library/tables.js';
 import { plannedApplications, treatmentPlans, workTimes } from '../plans/tables.js';
 import { decisions, sprayers, testSprays } from '../treatment/tables.js';
 import { labelCards, products, stockMoves } from '../shelf/tables.js';
-import { assessments, harvests, lessons } from '../recovery/tables.js';
+import { assessments, harvests, lessons, removals } from '../recovery/tables.js';
 import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { places, plantings } from '../gardens/tables.js';
@@ -34,6 +34,7 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   assessments,
   harvests,
   lessons,
+  removals,
   traps,
   catches,
   scoutingRounds,

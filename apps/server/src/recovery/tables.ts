@@ -87,3 +87,33 @@ export const lessons = pgTable(
   },
   (table) => [primaryKey({ columns: [table.gardenId, table.id] })],
 );
+
+/** Plants that are taken out, step by step. */
+export const removals = pgTable(
+  'removals',
+  {
+    gardenId: uuid('garden_id').notNull(),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    caseId: uuid('case_id').notNull(),
+    plantingId: uuid('planting_id').notNull(),
+    startedOn: date('started_on').notNull(),
+    plants: integer('plants').notNull(),
+    reported: text('reported').notNull(),
+    done: jsonb('done').notNull(),
+    photos: jsonb('photos').notNull(),
+    endedOn: date('ended_on'),
+    note: text('note').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.gardenId, table.id] }),
+    foreignKey({ name: 'removals_case', columns: [table.gardenId, table.caseId], foreignColumns: [cases.gardenId, cases.id] }),
+    foreignKey({
+      name: 'removals_planting',
+      columns: [table.gardenId, table.plantingId],
+      foreignColumns: [plantings.gardenId, plantings.id],
+    }),
+    index('removals_by_case').on(table.gardenId, table.caseId),
+    check('removals_plants', sql`${table.plants} > 0`),
+  ],
+);

@@ -84,6 +84,7 @@ export const routes: Routes = [
         title: 'Plant clinic',
         loadComponent: () => import('./second-opinion/clinic-page').then((m) => m.ClinicPage),
       },
+      { path: 'cases/:case/removal', title: 'Removal', loadComponent: () => import('./removal/removal-page').then((m) => m.RemovalPage) },
       { path: 'cases/:case/mix/:intervention', title: 'Mix bench', loadComponent: () => import('./mix/mix-page').then((m) => m.MixPage) },
       {
         path: 'cases/:case/recovery',

@@ -36,6 +36,7 @@ export const recordsEndpoints = {
   writeApplication: write('applications'),
   writeAssessment: write('assessments'),
   writeHarvest: write('harvests'),
+  writeRemoval: write('removals'),
   writeLesson: write('lessons'),
   writeTrap: write('traps'),
   writeCatch: write('catches'),

@@ -25,6 +25,10 @@ export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn
 export { bedRestsOf, restsAgainst } from './bedRests.js';
 export type { BedRest, GroundTest, LastingCondition, GroundCase } from './bedRests.js';
 
+// Taking plants out
+export { removalSteps, sourceHunt } from './removalSteps.js';
+export type { PossibleSource, RemovalFacts, RemovalStep } from './removalSteps.js';
+
 // Next season's places
 export { assignment } from './assignment.js';
 export { planRotation, reasonsAgainst, swapCost } from './rotation.js';

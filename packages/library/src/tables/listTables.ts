@@ -250,6 +250,21 @@ const ground = each('groundEvents', 'happenedOn', [
   note,
 ]);
 
+const removals = each('removals', 'startedOn', [
+  idColumn,
+  ...standing<Stored<'removals'>>(({ plantingId }) => plantingId),
+  { name: 'day', says: 'on which it was begun', of: ({ startedOn }) => startedOn },
+  { name: 'plants', says: 'taken out', of: ({ plants }) => plants },
+  { name: 'reported', says: 'whom it was told', of: ({ reported }) => reported },
+  {
+    name: 'steps',
+    says: 'each with its instant, UTC, and who did it, separated by semicolons',
+    of: ({ done }) => done.map(({ step, at, by }) => `${step} ${at} ${by}`.trim()).join('; '),
+  },
+  { name: 'endedOn', says: 'day', of: ({ endedOn }) => endedOn },
+  note,
+]);
+
 /** Every list of a garden that leaves the house as a table, by the name of its file. */
 export const listTables = {
   places,
@@ -267,6 +282,7 @@ export const listTables = {
   prevention,
   lessons,
   ground,
+  removals,
 } as const satisfies Readonly<Record<TableName, unknown>>;
 
 /** Heads of a table. */

@@ -42,6 +42,7 @@ export class Garden {
   readonly workTimes = this.#store.selectSignal(gardenFeature.selectWorkTimes);
   readonly sprayers = this.#store.selectSignal(gardenFeature.selectSprayers);
   readonly harvests = this.#store.selectSignal(gardenFeature.selectHarvests);
+  readonly removals = this.#store.selectSignal(gardenFeature.selectRemovals);
   readonly lessons = this.#store.selectSignal(gardenFeature.selectLessons);
   readonly testSprays = this.#store.selectSignal(gardenFeature.selectTestSprays);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);

@@ -87,7 +87,11 @@ export class PlantingEditPage implements OnInit {
   readonly #ground = inject(RestingGround);
   readonly #host = toSignal(this.form.controls.host.valueChanges, { initialValue: '' });
   /** why it should not stand there */
-  protected readonly rest = computed(() => this.#ground.word(this.#place(), this.#host(), this.garden.today()));
+  protected readonly rest = computed(() => {
+    const [planned, today] = [this.#plantedOn(), this.garden.today()];
+    return this.#ground.word(this.#place(), this.#host(), planned > today ? planned : today);
+  });
+  readonly #plantedOn = toSignal(this.form.controls.plantedOn.valueChanges, { initialValue: '' });
   readonly #place = toSignal(this.form.controls.placeId.valueChanges, { initialValue: '' });
   /** another place is chosen for a planting that stood elsewhere */
   protected readonly isElsewhere = computed(

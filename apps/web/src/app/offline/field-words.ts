@@ -18,6 +18,7 @@ export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
   assessments: 'A look',
   harvests: 'A harvest',
   lessons: 'A lesson',
+  removals: 'A removal',
   traps: 'A trap',
   catches: 'A catch',
   scoutingRounds: 'A round',

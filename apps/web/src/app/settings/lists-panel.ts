@@ -18,6 +18,7 @@ const lists: readonly (readonly [TableName, string])[] = [
   ['plans', 'Planned rounds'],
   ['prevention', 'Prevention'],
   ['ground', 'Resting ground'],
+  ['removals', 'Removals'],
   ['leaves', 'Measured leaves'],
   ['lessons', 'Lessons'],
 ];

@@ -150,6 +150,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     traps: signal(all.traps),
     harvests: signal(all.harvests),
     lessons: signal(all.lessons),
+    removals: signal(all.removals),
     groundEvents: signal(all.groundEvents),
     testSprays: signal(all.testSprays),
     shelf: signal(shelfNow(all, today)),

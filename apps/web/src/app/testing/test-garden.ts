@@ -172,6 +172,7 @@ export const contents: GardenContents = {
   sprayers: [],
   harvests: [],
   lessons: [],
+  removals: [],
   groundEvents: [],
   testSprays: [],
   decisions: [decision],
