@@ -19,7 +19,7 @@ test('white rot is taken out on the phone, ticked by who did it, and its bed sta
   const finish = page.getByRole('button', { name: 'It is out: close the case' });
   await expect(finish).toBeDisabled();
   await expect(page.getByRole('listitem').filter({ hasText: 'Earth with it' })).toContainText('a spade wide and deep');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Tools' })).toContainText('one part in 9 of water, for 10 minutes');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Tools' })).toContainText('one part to 9 of water, for 10 minutes');
   const ticks = page.getByRole('checkbox');
   for (let at = 0; at < (await ticks.count()); at++) {
     await ticks.nth(at).click();

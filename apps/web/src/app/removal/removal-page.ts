@@ -63,7 +63,11 @@ export class RemovalPage {
 
   protected readonly mustCall = computed(() => {
     const [condition, region] = [this.#condition(), this.#region()];
-    return condition !== undefined && region !== undefined && mustReport(condition, { region, notListed: this.garden.summary().notListed }) !== 'no';
+    return (
+      condition !== undefined &&
+      region !== undefined &&
+      mustReport(condition, { region, notListed: this.garden.summary().notListed }) !== 'no'
+    );
   });
   protected readonly authority = computed(() => this.#region()?.authority ?? usualRules.authority);
   protected readonly steps = computed(() => {
@@ -103,7 +107,10 @@ export class RemovalPage {
         const host = this.#library.hosts().get(plant.host);
         const sick = this.garden
           .cases()
-          .some(({ plantingId, closedOn, diagnoses }) => plantingId === plant.id && !closedOn && workingConditions(diagnoses).includes(condition.id));
+          .some(
+            ({ plantingId, closedOn, diagnoses }) =>
+              plantingId === plant.id && !closedOn && workingConditions(diagnoses).includes(condition.id),
+          );
         return host
           ? [
               {
@@ -133,14 +140,26 @@ export class RemovalPage {
     const planting = this.planting();
     const plants = Math.max(1, Math.min(planting?.plants ?? 1, Math.round(Number(typed) || 1)));
     if (planting)
-      await this.#write({ caseId: this.case(), plantingId: planting.id, startedOn: this.garden.today(), plants, reported: '', done: [], photos: [], endedOn: null, note: '' });
+      await this.#write({
+        caseId: this.case(),
+        plantingId: planting.id,
+        startedOn: this.garden.today(),
+        plants,
+        reported: '',
+        done: [],
+        photos: [],
+        endedOn: null,
+        note: '',
+      });
   }
 
   protected tick(step: string): Promise<void> {
     const by = this.#person()?.name ?? '';
     return this.#change(({ done, ...value }) => ({
       ...value,
-      done: done.some((one) => one.step === step) ? done.filter((one) => one.step !== step) : [...done, { step, at: this.garden.now(), by }],
+      done: done.some((one) => one.step === step)
+        ? done.filter((one) => one.step !== step)
+        : [...done, { step, at: this.garden.now(), by }],
     }));
   }
 
@@ -168,9 +187,9 @@ export class RemovalPage {
             subject: 'plantings',
             id: plantingId,
             version: plantingVersion,
-            value: (isAll
+            value: isAll
               ? { ...plantingValue, events: [...record.events, { kind: 'ended', on: today }] }
-              : { ...plantingValue, plants: record.plants - removal.plants }),
+              : { ...plantingValue, plants: record.plants - removal.plants },
           },
         ],
         'It is out, and the case is closed.',
@@ -191,7 +210,10 @@ export class RemovalPage {
     await this.#write(change(value), { id, version });
   }
 
-  async #write(value: Written<'removals'>, at: { readonly id: string; readonly version: number } = { id: crypto.randomUUID(), version: 0 }): Promise<void> {
+  async #write(
+    value: Written<'removals'>,
+    at: { readonly id: string; readonly version: number } = { id: crypto.randomUUID(), version: 0 },
+  ): Promise<void> {
     this.refusal.set('');
     this.isBusy.set(true);
     try {

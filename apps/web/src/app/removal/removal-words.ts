@@ -17,19 +17,28 @@ export function stepWords({ code, minutes, parts, weeks }: RemovalStep, rules: R
     case 'call':
       return {
         title: 'Call first',
-        lines: [`Call ${rules.authority} before anything is touched, and do what they say.`, 'Move nothing off the site, and keep others away.'],
+        lines: [
+          `Call ${rules.authority} before anything is touched, and do what they say.`,
+          'Move nothing off the site, and keep others away.',
+        ],
       };
     case 'photograph':
       return { title: 'Photograph it', lines: ['The whole plant, the worst part close, and where it stands.'] };
     case 'wear':
       return {
         title: 'Put on',
-        lines: ['Gloves and sleeves that can be washed; boots that are brushed after.', 'A mask and glasses where it dusts, or where sap can spurt.'],
+        lines: [
+          'Gloves and sleeves that can be washed; boots that are brushed after.',
+          'A mask and glasses where it dusts, or where sap can spurt.',
+        ],
       };
     case 'damp':
       return { title: 'Damp it', lines: ['On a still day, mist the leaves so that nothing blows off; do not splash.'] };
     case 'bag':
-      return { title: 'Bag before moving', lines: ['Draw a bag over the whole plant and tie it at the foot before anything is cut or pulled.'] };
+      return {
+        title: 'Bag before moving',
+        lines: ['Draw a bag over the whole plant and tie it at the foot before anything is cut or pulled.'],
+      };
     case 'lift':
       return { title: 'Take it out whole', lines: ['Lift it with its roots; cut nothing that could be carried away open.'] };
     case 'soil':
@@ -37,7 +46,10 @@ export function stepWords({ code, minutes, parts, weeks }: RemovalStep, rules: R
     case 'litter':
       return { title: 'What fell', lines: ['Rake up fallen leaves, fruit and stalks round about, and put them into the same bag.'] };
     case 'vacuum':
-      return { title: 'Round about', lines: ['Vacuum the floor, the sill and the saucers; tie up what was vacuumed and take it out of the house.'] };
+      return {
+        title: 'Round about',
+        lines: ['Vacuum the floor, the sill and the saucers; tie up what was vacuumed and take it out of the house.'],
+      };
     case 'dispose':
       return { title: 'Where it goes', lines: [rules.disposal, `Burning: ${rules.burning}`, 'Never on the heap, and to nobody else.'] };
     case 'tools':
@@ -47,7 +59,7 @@ export function stepWords({ code, minutes, parts, weeks }: RemovalStep, rules: R
           'Brush every tool free of earth and sap.',
           ...(parts !== undefined && minutes !== undefined
             ? [
-                `Then household bleach, one part in ${parts} of water, for ${minutes} minutes; made up fresh. Never with acid, alcohol or ammonia. Rinse and oil metal.`,
+                `Then household bleach, one part to ${parts} of water, for ${minutes} minutes; made up fresh. Never with acid, alcohol or ammonia. Rinse and oil metal.`,
               ]
             : ['Then hot water and soap.']),
         ],
@@ -55,7 +67,10 @@ export function stepWords({ code, minutes, parts, weeks }: RemovalStep, rules: R
     case 'clothes':
       return { title: 'Clothes', lines: ['Change before going to other plants; wash what was worn hot, and your hands.'] };
     case 'watch':
-      return { title: 'Watch the neighbours', lines: [`Look at everything beside it each week for ${weeks} weeks. Plan the first look now.`] };
+      return {
+        title: 'Watch the neighbours',
+        lines: [`Look at everything beside it each week for ${weeks} weeks. Plan the first look now.`],
+      };
   }
 }
 
