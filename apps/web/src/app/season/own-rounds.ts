@@ -39,12 +39,21 @@ const stepDays = new Map([
       margin-left: -22px;
       padding: 0 0 22px;
       border: 0;
-      background: no-repeat center bottom / 20px 22px
-        url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 20 22'%3E%3Cpath d='M2 22 10 3l8 19z' fill='%23356b43'/%3E%3C/svg%3E");
+      background: none;
       color: var(--fn-ink);
       font: 650 0.8rem var(--fn-text);
       cursor: grab;
       touch-action: none;
+    }
+    .round::after {
+      position: absolute;
+      bottom: 0;
+      left: 12px;
+      width: 20px;
+      height: 22px;
+      background: var(--fn-green);
+      clip-path: polygon(50% 0, 100% 100%, 0 100%);
+      content: '';
     }
     .add .fn-choice {
       width: auto;
@@ -105,6 +114,8 @@ export class OwnRounds {
   readonly planned = input<readonly SetRound[]>([]);
   /** days in which rounds can be */
   readonly days = input.required<number>();
+  /** days of the season before them, so that the line lies below those of the others */
+  readonly from = input(0);
   readonly left = input(44);
   readonly dayWord = input.required<(day: number) => string>();
   readonly rounds = model.required<readonly SetRound[]>();
@@ -115,7 +126,7 @@ export class OwnRounds {
     () => new Map([...new Set(this.rounds().map(({ action }) => action))].map((id, i) => [id, String.fromCharCode(65 + i)])),
   );
   protected readonly placed = computed(() => {
-    const x = scaleLinear([0, Math.max(1, this.days() - 1)], [0, 100]);
+    const x = scaleLinear([-this.from(), Math.max(1, this.days() - 1)], [0, 100]);
     return this.rounds().map(({ day, action }) => ({
       percent: x(day),
       letter: this.#letters().get(action)!,
@@ -151,7 +162,7 @@ export class OwnRounds {
     const at = this.held();
     if (at === null) return;
     const { left, width } = line.getBoundingClientRect();
-    const day = Math.round(((event.clientX - left) / width) * (this.days() - 1));
+    const day = Math.round(((event.clientX - left) / width) * (this.from() + this.days() - 1)) - this.from();
     if (day !== this.rounds()[at]!.day) this.rounds.set(movedRound(this.rounds(), at, day, this.days()));
   }
 }
