@@ -23,6 +23,17 @@ const trial: SeasonTrial = {
   crop: { ageDays: null, leafDays: 60 },
   ...{ seen: 5, plants: 10, plantValue: 4, hourPrice: 6, lookMinutes: 2 },
 };
+const soap = {
+  ...{
+    id: 'soap',
+    effect: { young: [0.7, 0.7], adult: [0.7, 0.7] } as const,
+    reachesSheltered: false,
+    sparesHelpers: 1,
+    harmsBees: 0,
+    harmsHelpers: 0,
+  },
+  ...{ isSpray: true, cost: 1, minutes: 1, everyDays: 7 },
+};
 const leave: TriedStrategy = { id: 'leave', name: 'Do nothing', actions: [], when: { kind: 'never' } };
 const courseOf = (run: number) =>
   trySeason({ ...trial, fitted: [{ chances: drawChances(77, run) }] }, leave, 1, 1).band.map(({ p50 }) => p50);
@@ -55,17 +66,6 @@ test('counts narrow what is to come, and hold what came: in twenty seasons that 
 });
 
 test('what was done before is known to the fit: the same counts mean more where they were sprayed', () => {
-  const spray = {
-    ...{
-      id: 'soap',
-      effect: { young: [0.7, 0.7], adult: [0.7, 0.7] } as const,
-      reachesSheltered: false,
-      sparesHelpers: 1,
-      harmsBees: 0,
-      harmsHelpers: 0,
-    },
-    ...{ isSpray: true, cost: 1, minutes: 1, everyDays: 7 },
-  };
   const looks = [
     { day: 10, amount: 12 },
     { day: 20, amount: 25 },
@@ -74,22 +74,11 @@ test('what was done before is known to the fit: the same counts mean more where 
     const fitted = fitSeason({ ...trial, done }, looks, 120, 4);
     return fitted.reduce((sum, { chances }) => sum + Math.log(chances.breeding) - Math.log(chances.deaths), 0) / fitted.length;
   };
-  expect(breeding([{ day: 5, action: spray }])).toBeGreaterThan(breeding([]) + 0.1);
+  expect(breeding([{ day: 5, action: soap }])).toBeGreaterThan(breeding([]) + 0.1);
 });
 
 test('ways differ from the day on which they decide; before it all are as it was', () => {
   const begun: SeasonTrial = { ...trial, decidesFrom: 20 };
-  const soap = {
-    ...{
-      id: 'soap',
-      effect: { young: [0.7, 0.7], adult: [0.7, 0.7] } as const,
-      reachesSheltered: false,
-      sparesHelpers: 1,
-      harmsBees: 0,
-      harmsHelpers: 0,
-    },
-    ...{ isSpray: true, cost: 1, minutes: 1, everyDays: 7 },
-  };
   const treated: TriedStrategy = { id: 'a', name: 'A', actions: [soap], when: { kind: 'rounds', rounds: [{ day: 0, action: 'soap' }] } };
   const [nothing, once] = [trySeason(begun, leave, 20, 2), trySeason(begun, treated, 20, 2)];
   expect(once.band.slice(0, 20)).toEqual(nothing.band.slice(0, 20));
