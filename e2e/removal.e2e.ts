@@ -3,7 +3,10 @@ import { expectAccessible, goTo, newGardenWithCase } from './gardener';
 
 // Plants are taken out on a phone, step by step; the case is closed with it, the planting ends, and the ground stays closed for years.
 
-test('white rot is taken out on the phone, ticked by who did it, and its bed stays closed to alliums five years on', async ({ page }) => {
+test('white rot is taken out on the phone, ticked by who did it, and its bed stays closed to alliums five years on', async ({
+  page,
+  context,
+}) => {
   await newGardenWithCase(page, 'Garlic');
   await page.getByLabel('Why not …').fill('White rot of alliums');
   await page.getByRole('option', { name: 'White rot of alliums', exact: true }).click();
@@ -29,9 +32,13 @@ test('white rot is taken out on the phone, ticked by who did it, and its bed sta
   await expectAccessible(page);
   await page.reload();
   await expect(ticks.first()).toHaveAttribute('aria-checked', 'true');
+  // Where it stands there is no signal.
+  await context.setOffline(true);
   await finish.click();
+  await expect(page.getByText('Kept on this device until there is signal', { exact: false })).toBeVisible();
   await expect(page.getByText('closed for 15 years', { exact: false })).toBeVisible();
 
+  await context.setOffline(false);
   await page.getByRole('link', { name: 'To the rests' }).click();
   await expect(page.getByRole('region', { name: 'Bed: White rot of alliums' })).toContainText('Closed to onion');
 

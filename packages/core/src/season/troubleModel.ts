@@ -38,7 +38,7 @@ export interface Enemies {
   readonly halfAt: number;
   /** below this it does nothing, °C */
   readonly lowerC: number;
-  /** what it eats, by stage of the pest: 1 as readily as any, 0 not at all */
+  /** what it eats, by stage of the pest: from 1, most readily, to 0, never */
   readonly eats: Readonly<Record<string, number>>;
   /** helpers that come of each one eaten */
   readonly youngPerPrey: number;

@@ -2,5 +2,4 @@ export { seasonModelOf, seasonQuestion } from './seasonQuestion.js';
 export type { SeasonAsked, SeasonQuestion } from './seasonQuestion.js';
 export { askedSeason } from './askedSeason.js';
 export { troubleOf } from './seasonActions.js';
-export { byCalendar, byThreshold, leaveIt, schoolNames, schools } from './schools.js';
 export type { OpenAction, School } from './schools.js';

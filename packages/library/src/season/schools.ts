@@ -64,7 +64,7 @@ function strategyOf(school: School, open: readonly OpenAction[], season: Season)
 }
 
 /** Whether there is anything or not. */
-export const byCalendar = (actions: readonly SeasonAction[], { days }: Season): TriedStrategy['when'] =>
+const byCalendar = (actions: readonly SeasonAction[], { days }: Season): TriedStrategy['when'] =>
   actions.length === 0
     ? { kind: 'never' }
     : { kind: 'calendar', from: 0, everyDays: Math.max(...actions.map(({ everyDays }) => everyDays)), until: days - 1 };

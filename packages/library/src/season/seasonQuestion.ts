@@ -105,44 +105,24 @@ interface Opening {
   readonly plants: number;
 }
 
+/** What is true of one day, or one stage, and not of a season. */
+const onlyToday = {
+  stage: undefined,
+  findings: undefined,
+  hidden: undefined,
+  temperatureC: undefined,
+  forecast: undefined,
+  recent: undefined,
+  tests: undefined,
+  daysToHarvest: undefined,
+  daysToFrost: undefined,
+  daysToEnd: undefined,
+  flowersInDays: undefined,
+} as const;
+
 /** What a school may do in the course of the season: what rules it out today alone, as rain or a near harvest does, is asked on each day. */
 function openTo(library: Library, { options }: SeasonAsked, { school, condition, entry, plants }: Opening): OpenAction[] {
-  const {
-    host,
-    setting,
-    inFlower,
-    plants: count,
-    worth,
-    month,
-    hemisphere,
-    edible,
-    animalsNear,
-    waterNear,
-    region,
-    shelf,
-    on,
-    schools: taken,
-  } = options;
-  const answer = answerOptions(library, {
-    ...{
-      host,
-      setting,
-      inFlower,
-      plants: count,
-      worth,
-      month,
-      hemisphere,
-      edible,
-      animalsNear,
-      waterNear,
-      region,
-      shelf,
-      on,
-      schools: taken,
-    },
-    conditions: [condition.id],
-    stance: school,
-  });
+  const answer = answerOptions(library, { ...options, ...onlyToday, conditions: [condition.id], stance: school });
   return answer.options.flatMap(({ id, verdict }) => {
     const intervention = library.interventions.find((one) => one.id === id)!;
     const action = verdict === 'ruled-out' ? undefined : seasonAction(intervention, condition, entry, plants);

@@ -179,7 +179,7 @@ export class RemovalPage {
     this.refusal.set('');
     this.isBusy.set(true);
     try {
-      await this.#records.saveAll(
+      await this.#records.saveAllOrKeep(
         [
           { subject: 'removals', id, version, value: { ...value, endedOn: today } },
           { subject: 'cases', id: caseId, version: caseVersion, value: { ...caseValue, closedOn: today, outcome: 'removed' } },
@@ -193,6 +193,7 @@ export class RemovalPage {
           },
         ],
         'It is out, and the case is closed.',
+        new Map([removal, one, record].map((known) => [known.id, known])),
       );
     } catch (error) {
       this.refusal.set(ApiError.from(error).message);

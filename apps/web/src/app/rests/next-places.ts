@@ -49,10 +49,10 @@ export function rotationQuestion({ plantings, places, hosts, rests, sights, toda
     }));
   });
   const grew: GrewThere[] = [
-    ...plantings.map(({ placeId, host, plantedOn, endedOn }) => ({
+    ...plantings.map(({ placeId, host, endedOn }) => ({
       placeId,
       host,
-      on: endedOn && endedOn < today ? endedOn : plantedOn < from ? plantedOn : today,
+      on: endedOn && endedOn < today ? endedOn : today,
     })),
     ...sights.map(({ place, host, openedOn }) => ({ placeId: place, host, on: openedOn })),
   ].flatMap(({ placeId, host, on }) => {

@@ -153,16 +153,11 @@ export function rowsOf(model: TroubleModel): NumberRow[] {
     if (typeof value !== 'object' || value === null) return [];
     return Object.entries(value).flatMap(([key, one]) => walk(one, [...path, key], parts[key] ?? owner));
   };
-  const { harm, resistance, kind, stages, arrivals, enemies, ...alone } = { stages: [], enemies: undefined, ...model } as TroubleModel &
-    Record<string, unknown>;
-  return [
-    ...walk(alone, [], ''),
-    ...walk(stages, ['stages'], ''),
-    ...walk(arrivals, ['arrivals'], 'From outside'),
-    ...walk(enemies, ['enemies'], 'Helpers'),
-    ...walk(harm, ['harm'], 'Harm'),
-    ...walk(resistance, ['resistance'], 'Resistance'),
-  ].filter(() => kind !== undefined);
+  // What it is counted by stands first, what is the same for all last.
+  const last = ['stages', 'arrivals', 'enemies', 'harm', 'resistance'];
+  return Object.entries(model)
+    .sort(([one], [other]) => last.indexOf(one) - last.indexOf(other))
+    .flatMap(([key, value]) => walk(value, [key], parts[key] ?? ''));
 }
 
 /** A copy with another number at a place. */

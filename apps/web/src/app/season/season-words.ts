@@ -10,15 +10,6 @@ export const hoursWord = (hours: number): string =>
 export const timesWord = (times: number): string =>
   times < 0.05 ? 'none' : times < 9.95 ? times.toFixed(1).replace(/\.0$/, '') : String(Math.round(times));
 
-const what: Readonly<Record<keyof RunChances, string>> = {
-  deaths: 'how many die of weather and age',
-  breeding: 'how fast it breeds',
-  arrivals: 'how much comes in from outside',
-  helpers: 'how many helpers come',
-  harm: 'how much the crop loses to it',
-  beginning: 'how much of it there is now',
-  effect: 'how well treatments work',
-};
 const more: Readonly<Record<keyof RunChances, string>> = {
   deaths: 'The more die by themselves',
   breeding: 'The faster it breeds',
@@ -28,7 +19,6 @@ const more: Readonly<Record<keyof RunChances, string>> = {
   beginning: 'The more there is now',
   effect: 'The better treatments work',
 };
-export const unknownWord = (name: keyof RunChances): string => what[name];
 
 /** "The more helpers come, the more speaks for Do nothing." */
 export const deciderWord = ({ what: name, pull }: Decider, first: string, second: string): string =>
