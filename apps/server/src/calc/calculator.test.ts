@@ -89,7 +89,7 @@ test('who goes away is not worked for', async () => {
 });
 
 test('more than can wait is refused at once, with when to try again', async () => {
-  const small = pooledCalculator({ ...settings(), mostWaiting: 2 });
+  const small = pooledCalculator({ ...settings(), mostWaiting: 2, deadlineMs: 120_000 });
   try {
     const asked = Array.from({ length: 8 }, () => small.calculate('progress', { points: [{ date: '2026-07-01', severity: 10 }] }));
     const answers = await Promise.allSettled(asked);
