@@ -22,7 +22,7 @@ export const storeys = {
   'packages/core/src': [
     ['shelf', 'statistics', 'units'],
     ['timing'],
-    ['diagnosis', 'label', 'leaf', 'recovery', 'season', 'tables'],
+    ['diagnosis', 'drill', 'label', 'leaf', 'recovery', 'season', 'tables'],
     ['dose', 'ground', 'planning', 'treatment'],
     ['sampling'],
   ],

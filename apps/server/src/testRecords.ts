@@ -107,6 +107,25 @@ export const lesson: Written<'lessons'> = {
   doneOn: null,
 };
 
+export const drill: Written<'drills'> = {
+  heldAt: '2026-07-12T18:00:00.000Z',
+  by: 'Wren',
+  answers: [
+    { kind: 'leaf', item: 'leaf/spots', seconds: 6.5, truth: 12.25, guess: 20 },
+    { kind: 'stage', item: 'stage/aphids', seconds: 3, truth: 'nymph', guess: 'adult' },
+    {
+      kind: 'look-alikes',
+      item: 'look-alikes/leek',
+      seconds: 30,
+      truth: 'leek-rust',
+      guess: 'leek-rust',
+      looks: 2,
+      bits: 1.4,
+      bestBits: 1.5,
+    },
+  ],
+};
+
 export const removal = (caseId: string, plantingId: string): Written<'removals'> => ({
   caseId,
   plantingId,

@@ -14,6 +14,7 @@ import {
 } from './fieldRecords.js';
 import { plannedApplication, treatmentPlan, workTime } from './plans.js';
 import { planting } from './plantings.js';
+import { drill } from './drills.js';
 import { labelCard, product, stockMove } from './shelf.js';
 import { groundEvent } from './groundEvents.js';
 import { assessment, caseParts, harvest, lesson } from './recovery.js';
@@ -139,6 +140,7 @@ export const storedRecords = {
   harvests: stored(harvest),
   lessons: stored(lesson),
   removals: stored(removal),
+  drills: stored(drill),
   traps: stored(trap),
   catches: stored(trapCatch),
   scoutingRounds: stored(z.strictObject({ ...scoutingRound.shape, clockMended })),
@@ -171,6 +173,7 @@ export const writtenRecords = {
   harvests: harvest,
   lessons: lesson,
   removals: removal,
+  drills: drill,
   traps: trap,
   catches: trapCatch,
   scoutingRounds: scoutingRound,
@@ -205,6 +208,7 @@ export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;
 export type Harvest = z.infer<typeof storedRecords.harvests>;
 export type Removal = z.infer<typeof storedRecords.removals>;
+export type Drill = z.infer<typeof storedRecords.drills>;
 export type Lesson = z.infer<typeof storedRecords.lessons>;
 export type CasePart = Case['parts'][number];
 export type Trap = z.infer<typeof storedRecords.traps>;

@@ -21,6 +21,7 @@ export const tableName = z.enum([
   'lessons',
   'ground',
   'removals',
+  'drills',
 ]);
 
 const listed = <const S extends Subject>(subject: S) =>

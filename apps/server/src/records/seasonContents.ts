@@ -9,7 +9,7 @@ import type { Db } from '../db/client.js';
 import { groundEvents, preventionTasks } from '../prevention/tables.js';
 import { products, stockMoves } from '../shelf/tables.js';
 import { assessments, harvests, lessons, removals } from '../recovery/tables.js';
-import { leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
+import { drills, leafMeasurements, scoutingRounds, stops } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { plannedApplications, treatmentPlans } from '../plans/tables.js';
 import { decisions, testSprays } from '../treatment/tables.js';
@@ -101,6 +101,7 @@ function conditions(window: SeasonWindow): Readonly<Record<Subject, SQL>> {
     stops: running
       ? sql`(${instants(sql`${stops.lookedAt}`, lately)} or ${oneOf(sql`${stops.id}`, neededStops(gardenId, grows))})`
       : instants(sql`${stops.lookedAt}`),
+    drills: instants(sql`${drills.heldAt}`),
     leafMeasurements: instants(sql`${leafMeasurements.measuredAt}`),
     // Some things are looked at every other year: of each the last time counts.
     preventionTasks: sql`(${days(sql`${preventionTasks.doneOn}`)} or ${running} and ${preventionTasks.id} in (

@@ -9,7 +9,7 @@ import { plannedApplications, treatmentPlans, workTimes } from '../plans/tables.
 import { decisions, sprayers, testSprays } from '../treatment/tables.js';
 import { labelCards, products, stockMoves } from '../shelf/tables.js';
 import { assessments, harvests, lessons, removals } from '../recovery/tables.js';
-import { leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
+import { drills, leafMeasurements, scoutingRounds, stops, thresholds } from '../scouting/tables.js';
 import { catches, traps } from '../traps/tables.js';
 import { places, plantings } from '../gardens/tables.js';
 
@@ -40,6 +40,7 @@ export const subjectTables: Readonly<Record<Subject, SubjectTable>> = {
   scoutingRounds,
   stops,
   leafMeasurements,
+  drills,
   preventionTasks,
   groundEvents,
   thresholds,

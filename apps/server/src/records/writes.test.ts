@@ -5,6 +5,7 @@ import {
   assessment,
   bed,
   decision,
+  drill,
   fresh,
   groundEvent,
   harvest,
@@ -53,15 +54,17 @@ describe('a write', () => {
       await garden.add('lessons', lesson),
       await garden.add('groundEvents', groundEvent(place)),
       await garden.add('removals', removal(sick, plant)),
+      await garden.add('drills', drill),
     ];
-    const { decisions, applications, assessments, harvests, lessons, groundEvents, removals } = await contents();
-    const stored = [...decisions, ...applications, ...assessments, ...harvests, ...lessons, ...groundEvents, ...removals];
+    const { decisions, applications, assessments, harvests, lessons, groundEvents, removals, drills } = await contents();
+    const stored = [...decisions, ...applications, ...assessments, ...harvests, ...lessons, ...groundEvents, ...removals, ...drills];
     expect(stored.map(({ id }) => id)).toEqual(expect.arrayContaining(ids));
     const read = <T extends { readonly id: string }>(list: readonly T[], id: string | undefined) => list.find((one) => one.id === id);
     expect(read(assessments, ids[2])).toEqual({ ...assessment(sick, plant), id: ids[2], version: 1 });
     expect(read(harvests, ids[3])).toEqual({ ...harvest(plant), id: ids[3], version: 1 });
     expect(read(lessons, ids[4])).toEqual({ ...lesson, id: ids[4], version: 1 });
     expect(read(removals, ids[6])).toEqual({ ...removal(sick, plant), id: ids[6], version: 1 });
+    expect(read(drills, ids[7])).toEqual({ ...drill, id: ids[7], version: 1 });
     expect(read(groundEvents, ids[5])).toEqual({ ...groundEvent(place), id: ids[5], version: 1 });
   });
 
@@ -210,6 +213,7 @@ describe('bad input is refused with 400 and says where', () => {
     ['a day that is none', 'plantings', { ...planting(randomUUID()), plantedOn: '2026-02-30' }, 'plantedOn'],
     ['a harvest below nothing', 'harvests', { ...harvest(randomUUID()), kg: -1 }, 'kg'],
     ['nothing that is taken out', 'removals', { ...removal(randomUUID(), randomUUID()), plants: 0 }, 'plants'],
+    ['a drill without a question', 'drills', { ...drill, answers: [] }, 'answers'],
     ['a lesson without words', 'lessons', { ...lesson, text: ' ' }, 'text'],
     [
       'a test of the ground for nothing',

@@ -50,6 +50,18 @@ export function scoutingRoutes(router: Router, deps: Deps): void {
     return writeRecord(deps.db, 'leafMeasurements', params.record, body.version, leafMeasurement, writeOf(deps, { params, body, access }));
   });
 
+  serve(router, deps, endpoints.writeDrill, async ({ params, body, access }) => {
+    const { instant } = await mended(params.garden, body.value.heldAt);
+    return writeRecord(
+      deps.db,
+      'drills',
+      params.record,
+      body.version,
+      { ...body.value, heldAt: instant },
+      writeOf(deps, { params, body, access }),
+    );
+  });
+
   serve(router, deps, endpoints.writeThreshold, async ({ params, body, access }) => {
     const library = await gardenLibrary(deps, params.garden);
     requireEntry(library.conditions, body.value.condition, ['value', 'condition']);

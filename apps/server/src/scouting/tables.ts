@@ -151,3 +151,19 @@ export const thresholds = pgTable(
   },
   (table) => [primaryKey({ columns: [table.gardenId, table.id] }), check('thresholds_act', sql`${table.act} > 0`)],
 );
+
+/** Sittings of drills: what was asked, what was true, what was said. */
+export const drills = pgTable(
+  'drills',
+  {
+    gardenId: uuid('garden_id')
+      .notNull()
+      .references(() => gardens.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    version: integer('version').notNull(),
+    heldAt: instant('held_at').notNull(),
+    by: text('by').notNull(),
+    answers: jsonb('answers').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.gardenId, table.id] }), index('drills_by_time').on(table.gardenId, table.heldAt)],
+);

@@ -37,6 +37,7 @@ export const recordsEndpoints = {
   writeAssessment: write('assessments'),
   writeHarvest: write('harvests'),
   writeRemoval: write('removals'),
+  writeDrill: write('drills'),
   writeLesson: write('lessons'),
   writeTrap: write('traps'),
   writeCatch: write('catches'),

@@ -250,6 +250,17 @@ const ground = each('groundEvents', 'happenedOn', [
   note,
 ]);
 
+const drills = each('drills', 'heldAt', [
+  idColumn,
+  { name: 'heldAt', says: 'instant, UTC', of: ({ heldAt }) => heldAt },
+  { name: 'by', says: 'who was asked', of: ({ by }) => by },
+  {
+    name: 'answers',
+    says: 'each with what was asked, what was true and what was said, separated by semicolons',
+    of: ({ answers }) => answers.map(({ item, truth, guess }) => `${item} ${truth} ${guess}`).join('; '),
+  },
+]);
+
 const removals = each('removals', 'startedOn', [
   idColumn,
   ...standing<Stored<'removals'>>(({ plantingId }) => plantingId),
@@ -283,6 +294,7 @@ export const listTables = {
   lessons,
   ground,
   removals,
+  drills,
 } as const satisfies Readonly<Record<TableName, unknown>>;
 
 /** Heads of a table. */

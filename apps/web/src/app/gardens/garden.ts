@@ -43,6 +43,7 @@ export class Garden {
   readonly sprayers = this.#store.selectSignal(gardenFeature.selectSprayers);
   readonly harvests = this.#store.selectSignal(gardenFeature.selectHarvests);
   readonly removals = this.#store.selectSignal(gardenFeature.selectRemovals);
+  readonly drills = this.#store.selectSignal(gardenFeature.selectDrills);
   readonly lessons = this.#store.selectSignal(gardenFeature.selectLessons);
   readonly testSprays = this.#store.selectSignal(gardenFeature.selectTestSprays);
   readonly applications = this.#store.selectSignal(gardenFeature.selectApplications);

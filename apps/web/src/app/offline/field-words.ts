@@ -19,6 +19,7 @@ export const subjectWords: Readonly<Record<Subject | 'photos', string>> = {
   harvests: 'A harvest',
   lessons: 'A lesson',
   removals: 'A removal',
+  drills: 'A drill',
   traps: 'A trap',
   catches: 'A catch',
   scoutingRounds: 'A round',

@@ -74,8 +74,8 @@ export class LocalDb extends Dexie {
         .toCollection()
         .modify((one, row) => void (row.value = one.write ? { ...one, write: withNewFields(one.write) } : one));
     });
-    // Cases, looks, then applications say more than before, resting ground has events, and there are removals; what waits is written without it, and the server knows what that means.
-    for (const version of [6, 7, 8, 9, 10])
+    // Cases, looks, then applications say more than before, resting ground has events, and there are removals and drills; what waits is written without it, and the server knows what that means.
+    for (const version of [6, 7, 8, 9, 10, 11])
       this.version(version).upgrade(async (old) => {
         await old.table('gardens').clear();
         await old.table('records').clear();

@@ -21,6 +21,7 @@ const lists: readonly (readonly [TableName, string])[] = [
   ['removals', 'Removals'],
   ['leaves', 'Measured leaves'],
   ['lessons', 'Lessons'],
+  ['drills', 'Drills'],
 ];
 
 /** The garden's lists for a spreadsheet, and the way for lists that were kept in one. */

@@ -151,6 +151,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     harvests: signal(all.harvests),
     lessons: signal(all.lessons),
     removals: signal(all.removals),
+    drills: signal(all.drills),
     groundEvents: signal(all.groundEvents),
     testSprays: signal(all.testSprays),
     shelf: signal(shelfNow(all, today)),

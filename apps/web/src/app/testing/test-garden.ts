@@ -173,6 +173,7 @@ export const contents: GardenContents = {
   harvests: [],
   lessons: [],
   removals: [],
+  drills: [],
   groundEvents: [],
   testSprays: [],
   decisions: [decision],

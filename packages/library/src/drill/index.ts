@@ -1,0 +1,12 @@
+export { drillItems, drillKinds } from './drillItems.js';
+export type { DrillKind } from './drillItems.js';
+export { countAsked, countDrills, leafDrills, percentAsked, standDrills } from './eyeDrills.js';
+export type { CountDrill, DamageLook, LeafDrill, StandDrill } from './eyeDrills.js';
+export { freshOrOld } from './freshOrOld.js';
+export type { FreshOrOld } from './freshOrOld.js';
+export { lookAlikeBoard, sickPlant, standing } from './lookAlikeBoard.js';
+export type { LookAlikeBoard } from './lookAlikeBoard.js';
+export { lookAlikeOf } from './lookAlikeId.js';
+export { gradeOf, guessesOf, reviewsOf } from './reviews.js';
+export { stageDrills } from './stageDrills.js';
+export type { StageDrill } from './stageDrills.js';
