@@ -47,6 +47,7 @@ export const storeys = {
     ['library', 'sharing'],
     ['calc', 'clinic', 'prevention', 'settings'],
     ['bring-in', 'entries', 'weather'],
+    ['drill'],
     ['cases'],
     ['season'],
     ['almanac', 'plantings', 'recovery', 'scouting', 'second-opinion', 'shell', 'treatment'],

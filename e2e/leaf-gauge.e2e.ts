@@ -43,7 +43,7 @@ test('a leaf is measured as it is, against the eye, with its size, and kept', as
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Keep this leaf' }).click();
   await expect(page.getByText('Leaf kept.')).toBeVisible();
-  await expect(page.getByText(/^Your eye says \d+ points too much, over 1 leaf/)).toBeVisible();
+  await expect(page.getByText(/^Your eye on these: [\d.]+ points too much on the average, give or take 0, over 1/)).toBeVisible();
 });
 
 test('on a round the measure goes back to the stop that asked for it, without signal too', async ({ page, context }) => {

@@ -196,6 +196,13 @@ const caseViews: readonly View[] = [
 const libraryViews: readonly View[] = [
   { name: 'Almanac', open: (page) => goTo(page, 'Almanac'), shows: heading('When it comes') },
   { name: 'Season', open: (page) => goTo(page, 'Season'), shows: heading('What decides between the first two') },
+  { name: 'Drills', open: (page) => goTo(page, 'Drills'), shows: heading('How your eye does') },
+  {
+    name: 'Drill on a leaf',
+    open: openDrill(/^Damage on a leaf/),
+    shows: (page) => expect(page.getByRole('button', { name: 'Say how much' })).toBeVisible(),
+  },
+  { name: 'Drill on look-alikes', open: openDrill(/^Look-alikes/), shows: heading('Then name it') },
   { name: 'Report', open: (page) => goTo(page, 'Report'), shows: heading('What happened') },
   { name: 'Library', open: (page) => goTo(page, 'Library'), shows: heading('Library') },
   {
@@ -232,6 +239,13 @@ const libraryViews: readonly View[] = [
     shows: (page) => expect(page.getByLabel('Begin from a copy of')).toBeVisible(),
   },
 ];
+
+function openDrill(name: RegExp): Step {
+  return async (page) => {
+    await goTo(page, 'Drills');
+    await page.getByRole('link', { name }).click();
+  };
+}
 
 function heading(name: string): Step {
   return (page) => expect(page.getByRole('heading', { name, exact: true }).first()).toBeVisible();

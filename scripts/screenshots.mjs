@@ -24,17 +24,10 @@ const pictures = [
   { name: 'ground', path: 'ground' },
   { name: 'round-phone', path: 'round', size: phone },
   { name: 'chart', path: 'plantings' },
-  {
-    name: 'wrong-phone',
-    path: 'wrong',
-    size: phone,
-    fill: { 'Which plant?': 'moth orchid', 'What do you see?': 'White fluff in the joints, sticky.' },
-  },
   { name: 'case', cause: 'Soft scale' },
   { name: 'options', cause: 'Spider mite', tab: '/options' },
   { name: 'plan', path: 'plan', press: /^Copper hydroxide, round 1/, as: 'button', shows: 'When else, and what it costs' },
   { name: 'job-phone', path: 'plan', size: phone, press: 'Do it', shows: 'Do it' },
-  { name: 'shelf', path: 'shelf' },
   { name: 'almanac', path: 'almanac' },
   { name: 'report', path: 'report' },
   {
@@ -50,6 +43,8 @@ const pictures = [
     path: 'season?condition=thrips',
     shows: 'What decides between the first two',
   },
+  { name: 'drills', path: 'drills', shows: 'How your eye does' },
+  { name: 'removal-phone', cause: 'White rot', tab: '/removal', size: phone },
   { name: 'rests', path: 'rests', shows: 'Going in', look: 'dark' },
 ];
 

@@ -25,6 +25,7 @@ export type {
   PreventionTask,
   ClinicSample,
   Decision,
+  Drill,
   GardenSettings,
   LabelCard,
   LeafMeasurement,
@@ -50,6 +51,9 @@ export type {
   WorkTime,
   Written,
 } from './records.js';
+
+// How an eye did
+export type { DrillAnswer } from './drills.js';
 
 // All years together
 export { almanacAnswer, pastSight } from './almanac.js';

@@ -207,7 +207,6 @@ export type Decision = z.infer<typeof storedRecords.decisions>;
 export type Application = z.infer<typeof storedRecords.applications>;
 export type Assessment = z.infer<typeof storedRecords.assessments>;
 export type Harvest = z.infer<typeof storedRecords.harvests>;
-export type Removal = z.infer<typeof storedRecords.removals>;
 export type Drill = z.infer<typeof storedRecords.drills>;
 export type Lesson = z.infer<typeof storedRecords.lessons>;
 export type CasePart = Case['parts'][number];

@@ -6,6 +6,7 @@ import type { ApiClient } from './apiClient.js';
 import { demoNow, demoPeople, demoPlaces, demoPlantings, demoSettings } from './osierReach.js';
 import { demoCases } from './osierReachCases.js';
 import type { CaseSketch } from './osierReachCases.js';
+import { demoDrills } from './osierReachDrills.js';
 import { demoHarvests, demoLessons, demoPlans, demoSprayers, demoWorkTimes } from './osierReachPlans.js';
 import { demoPacks, demoShelf } from './osierReachShelf.js';
 import { demoArrival, demoFinds, demoLeafMeasurements, demoRounds, demoThresholds, demoTraps } from './osierReachRounds.js';
@@ -59,6 +60,8 @@ export async function fillGarden(client: ApiClient, library: Library, gardenId: 
   for (const value of demoThresholds) await write('thresholds', value);
   await fillPlans(client, gardenId, { plantingIds, caseIds, packs });
   await fillAlmanac(client, gardenId, plantingIds);
+  const writeDrill = writer(client, gardenId, idsFrom(seededRandom(3011)));
+  for (const value of demoDrills(library)) await writeDrill('drills', value);
 }
 
 /** @returns the products by what the demo calls them */

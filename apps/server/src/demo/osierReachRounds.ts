@@ -219,7 +219,7 @@ export const demoLeafMeasurements: readonly (Omit<Written<'leafMeasurements'>, '
   uncertainty: uncertainty as number,
   spots: spots as number,
   areaMm2: null,
-  by: 'Isa Marrow',
+  by: planting === 'roses' ? 'Wren Sallow' : 'Isa Marrow',
   note: '',
 }));
 

@@ -6,7 +6,8 @@ export { standSeverities } from './standSeverities.js';
 export type { StandPattern } from './standSeverities.js';
 export { crawlersOn } from './crawlers.js';
 export type { Crawler } from './crawlers.js';
-export type { Point } from './areaGrid.js';
+export { areaGrid } from './areaGrid.js';
+export type { AreaGrid, Point } from './areaGrid.js';
 
 // How the eye did
 export { agreement } from './agreement.js';

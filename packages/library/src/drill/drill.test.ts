@@ -74,9 +74,9 @@ test('counts asked are from three to seventy, small ones as often as large', () 
 
 test('each stage is told by a drawing that stands for nothing else', () => {
   const all = stageDrills(conditions);
-  for (const { mark, kind } of all)
+  for (const { mark, stage: kind } of all)
     for (const { stages } of conditions) for (const stage of stages) if (stage.mark === mark) expect(stage.kind).toBe(kind);
-  expect(new Set(all.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(4);
+  expect(new Set(all.map(({ stage }) => stage)).size).toBeGreaterThanOrEqual(4);
 });
 
 describe('a board of look-alikes', () => {

@@ -5,10 +5,21 @@ export interface StageDrill {
   readonly id: string;
   /** its drawing */
   readonly mark: string;
-  readonly kind: StageKind;
+  readonly stage: StageKind;
   /** trouble that it belongs to, and its stages that have a drawing */
   readonly condition: string;
 }
+
+// Here the drawing does not settle it: wingless aphids and mealybugs look alike young and grown, and husks are no stage.
+const unsettled: ReadonlySet<string> = new Set([
+  'aphid-green',
+  'aphid-black',
+  'mealy-aphid',
+  'mealybug',
+  'nematode',
+  'mummy',
+  'cocooned-caterpillar',
+]);
 
 type StageKind = Condition['stages'][number]['kind'];
 
@@ -23,11 +34,11 @@ export function stageDrills(conditions: readonly Condition[]): StageDrill[] {
     for (const { mark, kind } of stages) if (mark) kinds.set(mark, (kinds.get(mark) ?? new Set()).add(kind));
   const drawn = conditions.flatMap(({ id, stages }) => stages.map((stage) => ({ condition: id, ...stage })));
   return [...kinds]
-    .filter(([, of]) => of.size === 1)
+    .filter(([mark, of]) => of.size === 1 && !unsettled.has(mark))
     .map(([mark, [kind]]) => ({
       id: `stage/${mark}`,
       mark,
-      kind: kind!,
+      stage: kind!,
       condition: drawn.find((stage) => stage.mark === mark)!.condition,
     }));
 }

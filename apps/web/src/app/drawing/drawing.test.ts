@@ -1,7 +1,9 @@
+import { freshOrOld } from '@field-nurse/library/drill';
 import { readLibrary } from '@field-nurse/library/files';
 import { join } from 'node:path';
 import { creatures } from './creatures';
 import { drawLeaf, drawSign, markNames } from './draw-sign';
+import { drawFreshOrOld, freshOrOldNames } from './fresh-or-old';
 import { handwork } from './handwork';
 import { seededRandom } from '@field-nurse/core/statistics';
 import { bitten } from './bitten';
@@ -95,4 +97,14 @@ test('the same request gives the same drawing, and worse is drawn with more', ()
   expect(draw(0.5)).toEqual(draw(0.5));
   expect(draw(1).length).toBeGreaterThan(draw(0).length);
   expect(draw(0).length).toBeGreaterThan(drawLeaf('ovate').length);
+});
+
+test('what is fresh and what is old is drawn for each sign that is told by it, on any leaf, and differs', () => {
+  expect(freshOrOldNames.sort()).toEqual(freshOrOld.map(({ id }) => id).sort());
+  for (const id of freshOrOldNames)
+    for (const leaf of ['ovate', 'lobed', 'lance'] as const) {
+      const [fresh, old] = [true, false].map((isFresh) => drawFreshOrOld(id, isFresh, leaf, 3));
+      expect(fresh).not.toEqual(old);
+      for (const shapes of [fresh!, old!]) expect([id, shapes.every(({ d }) => !/NaN|undefined/.test(d))]).toEqual([id, true]);
+    }
 });

@@ -1,28 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { drawSign } from './draw-sign';
 import type { LeafShape } from './leaf';
+import { Shapes } from './shapes';
 
 /** A line-and-wash drawing of a sign. Decorative unless it is given a label. */
 @Component({
   selector: 'fn-drawing',
+  imports: [Shapes],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  styleUrl: './drawing.scss',
-  template: `
-    <svg viewBox="0 0 100 100" [attr.role]="label() ? 'img' : null" [attr.aria-label]="label()" [attr.aria-hidden]="label() ? null : true">
-      @for (shape of shapes(); track $index) {
-        @if (shape.line < 0) {
-          <path [attr.d]="shape.d" fill="none" [attr.class]="'stroke ' + shape.fill" [attr.stroke-width]="-shape.line" />
-        } @else {
-          <path
-            [attr.d]="shape.d"
-            [attr.class]="shape.fill + (shape.line > 0 ? ' ink' : '')"
-            [attr.stroke-width]="shape.line || null"
-            [attr.opacity]="shape.opacity ?? null"
-          />
-        }
-      }
-    </svg>
+  styles: `
+    :host {
+      display: block;
+      line-height: 0;
+    }
   `,
+  template: `<fn-shapes [shapes]="shapes()" [label]="label()" />`,
 })
 export class Drawing {
   /** part that is drawn: leaf, stem, root, creature … */

@@ -8,6 +8,10 @@ import { MatSelectModule } from '@angular/material/select';
 import { MatSliderModule } from '@angular/material/slider';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { agreement } from '@field-nurse/core/drill';
+import { agreementWord } from '../drill/drill-words';
+import { damageOf } from '../drill/measured-leaf';
+import { MyEye } from '../drill/my-eye';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { ApiError } from '../api/api-error';
@@ -16,7 +20,6 @@ import { sessionFeature } from '../store/session-state';
 import { PlantingTitle } from '../library/planting-title';
 import { emptyDraft, keepDraft, readDraft } from '../scouting/stop-draft';
 import { instantWord } from '../shared/days';
-import { damageOf, eyeBias } from './bias';
 import { LeafGaugeStore } from './leaf-gauge-store';
 import { LeafView } from './leaf-view';
 import type { LeafShape } from '../drawing/leaf';
@@ -62,6 +65,7 @@ const shownReadings = 8;
 export class LeafGaugePage {
   readonly #records = inject(Records);
   readonly #router = inject(Router);
+  readonly #eye = inject(MyEye);
   readonly #person = inject(Store).selectSignal(sessionFeature.selectPerson);
   protected readonly library = inject(Library);
   protected readonly garden = inject(Garden);
@@ -76,16 +80,9 @@ export class LeafGaugePage {
 
   protected readonly growing = computed(() => this.garden.plantings().filter(({ endedOn }) => !endedOn));
   protected readonly of = computed(() => this.planting() ?? this.chosen());
-  protected readonly bias = computed(() => eyeBias(this.garden.leafMeasurements()));
   protected readonly biasWords = computed(() => {
-    const bias = this.bias();
-    if (!bias) return '';
-    const points = Math.round(Math.abs(bias.points));
-    const side =
-      points === 0
-        ? 'Your eye is right on the average'
-        : `Your eye says ${points} ${points === 1 ? 'point' : 'points'} too ${bias.points > 0 ? 'much' : 'little'}`;
-    return `${side}, over ${bias.leaves} ${bias.leaves === 1 ? 'leaf' : 'leaves'}; it is off by ${Math.round(bias.off)} either way.`;
+    const words = agreementWord(agreement(this.#eye.measured()));
+    return words && `Your eye on these: ${words}.`;
   });
   protected readonly readings = computed(() =>
     [...this.garden.leafMeasurements()].sort((a, b) => b.measuredAt.localeCompare(a.measuredAt)).slice(0, shownReadings),

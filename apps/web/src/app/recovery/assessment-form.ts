@@ -9,6 +9,7 @@ import type { Assessment, CasePart } from '@field-nurse/contract';
 import { addDays } from '@field-nurse/core/timing';
 import type { Host, Sign } from '@field-nurse/library';
 import { Drawing } from '../drawing/drawing';
+import { EyeReading } from '../drill/eye-reading';
 import { Garden } from '../gardens/garden';
 import { DayField } from '../gardens/day-field';
 import { PhotoTaker } from '../gardens/photo-taker';
@@ -37,6 +38,7 @@ const asTyped = (number: number | null | undefined) => String(number ?? '');
     MatSliderModule,
     DayField,
     Drawing,
+    EyeReading,
     LeafTally,
     NumberField,
     PhotoTaker,

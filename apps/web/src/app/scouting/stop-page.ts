@@ -10,6 +10,7 @@ import type { SignState } from '../cases/case-findings';
 import { isAtHand } from '../cases/at-hand';
 import { workingConditions } from '../cases/case-diagnoses';
 import { SignPalette } from '../cases/sign-palette';
+import { EyeReading } from '../drill/eye-reading';
 import { Drawing } from '../drawing/drawing';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
@@ -38,6 +39,7 @@ const mostReasons = 2;
     MatRadioModule,
     MatSliderModule,
     Drawing,
+    EyeReading,
     Meter,
     PhotoTaker,
     SignPalette,

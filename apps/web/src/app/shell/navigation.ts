@@ -50,6 +50,7 @@ export const rooms: readonly Room[] = [
     views: [
       { path: 'almanac', word: 'Almanac', key: 'm' },
       { path: 'season', word: 'Season', key: 'n' },
+      { path: 'drills', word: 'Drills', key: 'i' },
       { path: 'report', word: 'Report', key: 'o' },
       { path: 'library', word: 'Library', key: 'b' },
     ],

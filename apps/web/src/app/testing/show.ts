@@ -152,6 +152,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     lessons: signal(all.lessons),
     removals: signal(all.removals),
     drills: signal(all.drills),
+    leafMeasurements: signal(all.leafMeasurements),
     groundEvents: signal(all.groundEvents),
     testSprays: signal(all.testSprays),
     shelf: signal(shelfNow(all, today)),
