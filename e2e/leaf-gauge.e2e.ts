@@ -44,6 +44,14 @@ test('a leaf is measured as it is, against the eye, with its size, and kept', as
   await page.getByRole('button', { name: 'Keep this leaf' }).click();
   await expect(page.getByText('Leaf kept.')).toBeVisible();
   await expect(page.getByText(/^Your eye on these: [\d.]+ points too much on the average, give or take 0, over 1/)).toBeVisible();
+
+  // The leaf itself is kept, and comes back to be judged again.
+  await goTo(page, 'Drills');
+  await page.getByRole('link', { name: /^Damage on a leaf/ }).click();
+  await expect(page.getByRole('img', { name: 'A leaf of this garden' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Of the leaf' }).fill('30');
+  await page.getByRole('button', { name: 'Say 30 %' }).click();
+  await expect(page.getByText(/There is [\d.]+ %\. You said 30 %/)).toBeVisible();
 });
 
 test('on a round the measure goes back to the stop that asked for it, without signal too', async ({ page, context }) => {

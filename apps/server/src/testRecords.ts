@@ -221,6 +221,7 @@ export const leafMeasurement = (plantingId: string | null): Written<'leafMeasure
   uncertainty: 1,
   spots: 3,
   areaMm2: null,
+  photos: [],
   by: 'Owner',
   note: '',
 });

@@ -90,6 +90,8 @@ export const leafMeasurement = z.strictObject({
   uncertainty: percent,
   spots: z.int().min(0).max(100_000),
   areaMm2: z.number().positive().max(10_000_000).nullable(),
+  /** the leaf itself, for judging it again */
+  photos: z.array(id).max(1).default([]),
   by: shortText,
   note: longText,
 });

@@ -219,6 +219,7 @@ export const demoLeafMeasurements: readonly (Omit<Written<'leafMeasurements'>, '
   uncertainty: uncertainty as number,
   spots: spots as number,
   areaMm2: null,
+  photos: [],
   by: planting === 'roses' ? 'Wren Sallow' : 'Isa Marrow',
   note: '',
 }));

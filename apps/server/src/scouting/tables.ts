@@ -121,6 +121,7 @@ export const leafMeasurements = pgTable(
     uncertainty: doublePrecision('uncertainty').notNull(),
     spots: integer('spots').notNull(),
     areaMm2: doublePrecision('area_mm2'),
+    photos: jsonb('photos').notNull().default([]),
     by: text('by').notNull(),
     note: text('note').notNull(),
   },

@@ -6,7 +6,8 @@ import { drillShapes, smoothBlades } from './damage-blades';
 import { questionOf } from './drill-question';
 
 const hosts = ['tomato', 'leek', 'rose', 'monstera'].map((id) => reference.hosts.find((host) => host.id === id)!);
-const source = { hosts, conditions: reference.conditions, signs: new Map(reference.signs.map((sign) => [sign.id, sign])) };
+const leaf = { kind: 'leaf' as const, item: 'leaf/measured/1', photo: 'photo', truth: 14.5 };
+const source = { hosts, conditions: reference.conditions, signs: new Map(reference.signs.map((sign) => [sign.id, sign])), leaves: [leaf] };
 const items = drillItems(hosts, reference.conditions, source.signs);
 
 test.each(['leaf', 'stand', 'count', 'stage', 'fresh', 'look-alikes'])(
@@ -20,13 +21,17 @@ test.each(['leaf', 'stand', 'count', 'stage', 'fresh', 'look-alikes'])(
       expect(questionOf(item, i + 1, source)).toEqual(question);
       if ('truth' in question) expect(question.truth).toBeGreaterThan(0);
       // What is drawn is what is counted.
-      if (question.kind === 'leaf')
+      if ('pieces' in question)
         expect(areaGrid(question.blades.map(({ outline }) => outline)).percentOf(question.pieces)).toBeCloseTo(question.truth, 6);
       if (question.kind === 'count') expect(question.crawlers).toHaveLength(question.truth);
       if (question.kind === 'look-alikes') expect([...question.plant.keys()]).toEqual(expect.arrayContaining([...question.board.open]));
     }
   },
 );
+
+test('a measured leaf of the garden is asked as it was photographed', () => {
+  expect(questionOf({ id: 'leaf/measured/1', kind: 'leaf' }, 5, source)).toEqual(leaf);
+});
 
 test('what the garden no longer holds is not asked', () => {
   for (const kind of ['leaf', 'stand', 'count', 'stage', 'fresh', 'look-alikes', 'other'])

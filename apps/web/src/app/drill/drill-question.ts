@@ -32,6 +32,14 @@ export interface LeafQuestion {
   readonly truth: number;
 }
 
+/** How much of this leaf of the garden's own, which was measured? */
+export interface PhotoQuestion {
+  readonly kind: 'leaf';
+  readonly item: string;
+  readonly photo: string;
+  readonly truth: number;
+}
+
 /** How much of this bed? */
 export interface StandQuestion {
   readonly kind: 'stand';
@@ -81,7 +89,7 @@ export interface LooksQuestion {
   readonly leaf: LeafShape;
 }
 
-export type DrillQuestion = LeafQuestion | StandQuestion | CountQuestion | StageQuestion | FreshQuestion | LooksQuestion;
+export type DrillQuestion = LeafQuestion | PhotoQuestion | StandQuestion | CountQuestion | StageQuestion | FreshQuestion | LooksQuestion;
 
 /** What questions are made from. */
 export interface DrillSource {
@@ -89,6 +97,8 @@ export interface DrillSource {
   readonly hosts: readonly Host[];
   readonly conditions: readonly Condition[];
   readonly signs: ReadonlyMap<string, Sign>;
+  /** leaves of the garden that were measured, with their photos */
+  readonly leaves: readonly PhotoQuestion[];
 }
 
 const standSize = { rows: 4, columns: 7 } as const;
@@ -104,14 +114,18 @@ const crawlerGap = 4.5;
  * @param seed - the same gives the same question
  * @returns nothing where the garden no longer holds what the item is about
  */
-export function questionOf({ id, kind }: DrillItem, seed: number, { hosts, conditions, signs }: DrillSource): DrillQuestion | undefined {
+export function questionOf(
+  { id, kind }: DrillItem,
+  seed: number,
+  { hosts, conditions, signs, leaves }: DrillSource,
+): DrillQuestion | undefined {
   const random = seededRandom(seed);
   const shapes = drillShapes(hosts.map(({ leaf }) => leaf));
   const leaf = shapes[Math.floor(random() * shapes.length)]!;
   switch (kind) {
     case 'leaf': {
       const drill = leafDrills.find((one) => one.id === id);
-      if (!drill) return undefined;
+      if (!drill) return leaves.find(({ item }) => item === id);
       const blades = smoothBlades(leaf);
       const { pieces, percent } = damagedLeaf(outlines(blades), drill.shape, drill.spread, percentAsked(drill.most, random()), seed);
       return { kind, item: id, name: drill.name, look: drill.look, blades, pieces, truth: percent };

@@ -8,8 +8,9 @@ import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
-import type { DrillQuestion } from './drill-question';
+import type { DrillQuestion, PhotoQuestion } from './drill-question';
 import { questionOf } from './drill-question';
+import { damageOf } from './measured-leaf';
 import { MyEye } from './my-eye';
 
 /** A sitting is over after this long. */
@@ -57,7 +58,9 @@ export class DrillSitting {
   /** Begin with what is due. @param kind - of this kind alone; all kinds by turns where it is left out */
   begin(kind?: DrillKind): void {
     const source = this.#source();
-    const items = drillItems(source.hosts, source.conditions, source.signs).filter((item) => !kind || item.kind === kind);
+    const drawn = drillItems(source.hosts, source.conditions, source.signs);
+    const own = source.leaves.map(({ item, kind: of }): DrillItem => ({ id: item, kind: of }));
+    const items = [...own, ...drawn].filter((item) => !kind || item.kind === kind);
     this.#queue.set(drillOrder(items, reviewsOf(this.#eye.sittings()), this.#garden.now()));
     this.#startedAt = performance.now();
     this.#seed = Math.floor(Math.random() * 1e9);
@@ -114,6 +117,14 @@ export class DrillSitting {
     this.#shownAt = performance.now();
   }
 
+  /** Leaves that were measured here, with their photos: the truth is what the gauge said. */
+  #leaves(): PhotoQuestion[] {
+    return this.#garden.leafMeasurements().flatMap((one) => {
+      const truth = damageOf(one);
+      return one.photos.map((photo): PhotoQuestion => ({ kind: 'leaf', item: `leaf/measured/${one.id}`, photo, truth }));
+    });
+  }
+
   #source() {
     const growing = new Set(
       this.#garden
@@ -122,6 +133,6 @@ export class DrillSitting {
         .map(({ host }) => host),
     );
     const hosts = [...growing].flatMap((id) => this.#library.hosts().get(id) ?? []);
-    return { hosts, conditions: [...this.#library.conditions().values()], signs: this.#library.signs() };
+    return { hosts, conditions: [...this.#library.conditions().values()], signs: this.#library.signs(), leaves: this.#leaves() };
   }
 }

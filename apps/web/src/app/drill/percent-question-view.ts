@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { photoAddresses } from '../gardens/photo-addresses';
 import { DamagePicture } from './damage-picture';
-import type { LeafQuestion, StandQuestion } from './drill-question';
+import type { LeafQuestion, PhotoQuestion, StandQuestion } from './drill-question';
 import { pointsWord } from './drill-words';
 import { PercentSaid } from './percent-said';
 import { StandPicture } from './stand-picture';
@@ -13,7 +14,9 @@ import { StandPicture } from './stand-picture';
   styleUrl: './question.scss',
   template: `
     <div class="question">
-      @if (leaf(); as leaf) {
+      @if (photo()) {
+        <img class="picture" alt="A leaf of this garden" [src]="address() ?? ''" />
+      } @else if (leaf(); as leaf) {
         <fn-damage-picture
           class="picture"
           [blades]="leaf.blades"
@@ -50,7 +53,7 @@ import { StandPicture } from './stand-picture';
           <ng-content />
         } @else {
           <p class="hint">{{ hint() }}</p>
-          <fn-percent-said [of]="leaf() ? 'Of the leaf' : 'Of all leaf in the bed'" (said)="said.emit($event)" />
+          <fn-percent-said [of]="question().kind === 'leaf' ? 'Of the leaf' : 'Of all leaf in the bed'" (said)="said.emit($event)" />
         }
       </div>
     </div>
@@ -65,26 +68,35 @@ import { StandPicture } from './stand-picture';
   `,
 })
 export class PercentQuestionView {
-  readonly question = input.required<LeafQuestion | StandQuestion>();
+  readonly question = input.required<LeafQuestion | PhotoQuestion | StandQuestion>();
   readonly told = input<{ readonly guess: number } | null>(null);
   readonly said = output<number>();
 
   protected readonly leaf = computed(() => {
     const question = this.question();
-    return question.kind === 'leaf' ? question : undefined;
+    return 'blades' in question ? question : undefined;
   });
   protected readonly stand = computed(() => {
     const question = this.question();
     return question.kind === 'stand' ? question : undefined;
   });
+  protected readonly photo = computed(() => {
+    const question = this.question();
+    return 'photo' in question ? question.photo : undefined;
+  });
+  readonly #photos = computed(() => (this.photo() ? [this.photo()!] : []));
+  readonly #addresses = photoAddresses(this.#photos);
+  protected readonly address = computed(() => this.#addresses().get(this.photo() ?? ''));
   protected readonly ask = computed(() => {
     const leaf = this.leaf();
+    if (this.photo()) return 'How much of this leaf is damaged?';
     if (!leaf) return 'How much of this bed is marked?';
     return leaf.look === 'holes' ? 'How much of this leaf is gone?' : 'How much of this leaf is marked?';
   });
   protected readonly hint = computed(() => {
-    const leaf = this.leaf();
-    if (!leaf) return `Spots ${this.question().name}. Judge the bed as one leaf: clean plants count too.`;
+    const [leaf, stand] = [this.leaf(), this.stand()];
+    if (stand) return `Spots ${stand.name}. Judge the bed as one leaf: clean plants count too.`;
+    if (!leaf) return 'A leaf of this garden, that was measured. Eaten and discoloured count together.';
     const word = leaf.name.charAt(0).toUpperCase() + leaf.name.slice(1);
     return leaf.look === 'holes' ? `${word}. Count what is missing as part of the leaf.` : `${word}.`;
   });

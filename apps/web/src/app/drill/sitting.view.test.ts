@@ -64,7 +64,7 @@ test('looks are counted, worth something, and end in a name', async () => {
     expect(text()).toContain(`Look for … ${left}`);
   }
   expect(element.querySelectorAll('.looks button:not(:disabled)')).toHaveLength(0);
-  await press(element.querySelector('.choices button')!.textContent!.trim());
+  await press(element.querySelector('.choices button')!.textContent.trim());
   expect(text()).toMatch(/bits expected/);
   await press('Stop here');
   const [answer] = kept[0]!.value.answers as unknown as { looks: number; bits: number; bestBits: number }[];

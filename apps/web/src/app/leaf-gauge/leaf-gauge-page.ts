@@ -12,6 +12,8 @@ import { agreement } from '@field-nurse/core/drill';
 import { agreementWord } from '../drill/drill-words';
 import { damageOf } from '../drill/measured-leaf';
 import { MyEye } from '../drill/my-eye';
+import { Offline } from '../offline/offline';
+import { shrinkPhoto } from '../gardens/shrink-photo';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { ApiError } from '../api/api-error';
@@ -65,6 +67,7 @@ const shownReadings = 8;
 export class LeafGaugePage {
   readonly #records = inject(Records);
   readonly #router = inject(Router);
+  readonly #offline = inject(Offline);
   readonly #eye = inject(MyEye);
   readonly #person = inject(Store).selectSignal(sessionFeature.selectPerson);
   protected readonly library = inject(Library);
@@ -104,6 +107,17 @@ export class LeafGaugePage {
     await this.leaf.take(file, host && !plainLeaves.has(host.leaf) ? 'lobed' : 'simple');
   }
 
+  /** The photo is kept for drills; where this device is too full for it, the measure is kept all the same. */
+  async #keepPhoto(): Promise<string[]> {
+    const [id, file] = [crypto.randomUUID(), this.leaf.file()];
+    try {
+      if (file) await this.#offline.keepPhoto(this.garden.summary().id, id, await shrinkPhoto(file));
+      return file ? [id] : [];
+    } catch {
+      return [];
+    }
+  }
+
   /** Keep the measure; on a round it also goes to the stop that asked for it. */
   protected async keep(): Promise<void> {
     const [reading, eyed] = [this.leaf.reading()!, this.leaf.eyed()];
@@ -124,6 +138,7 @@ export class LeafGaugePage {
           uncertainty: round(Math.min(100, reading.uncertainty)),
           spots: reading.spots,
           areaMm2: reading.areaMm2 === null ? null : Math.round(reading.areaMm2),
+          photos: await this.#keepPhoto(),
           by: this.#person()?.name ?? 'Somebody',
           note: '',
         },

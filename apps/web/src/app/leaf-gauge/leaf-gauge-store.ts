@@ -10,6 +10,8 @@ type Blade = 'simple' | 'lobed';
 
 interface LeafGaugeState {
   readonly picture: Picture | null;
+  /** the file that it was opened from */
+  readonly file: File | null;
   /** where the margin is bitten, it is drawn in on a simple blade only */
   readonly blade: Blade;
   /** percent damaged, by eye; none before it was rated */
@@ -25,6 +27,7 @@ interface LeafGaugeState {
 
 const begin: LeafGaugeState = {
   picture: null,
+  file: null,
   blade: 'simple',
   eyed: null,
   ruler: null,
@@ -54,13 +57,13 @@ export const LeafGaugeStore = signalStore(
       patchState(store, { fault: '' });
       try {
         const { showOverlay, lengthMm } = begin;
-        patchState(store, { ...begin, showOverlay, lengthMm, picture: await openPicture(file), blade });
+        patchState(store, { ...begin, showOverlay, lengthMm, picture: await openPicture(file), file, blade });
       } catch (error) {
         if (!(error instanceof NotAPhoto)) throw error;
         patchState(store, { fault: error.message });
       }
     },
-    takeAway: () => patchState(store, { picture: null, reading: null }),
+    takeAway: () => patchState(store, { picture: null, file: null, reading: null }),
     choose: (blade: Blade) => patchState(store, { blade }),
     eye: (percent: number) => patchState(store, { eyed: percent }),
     layRuler(on: boolean): void {
