@@ -31,10 +31,7 @@ test('a new eye is tried on leaves, and its correction reaches the severity of a
   await page.getByRole('link', { name: 'See how your eye does' }).click();
   await expect(page.getByRole('region', { name: 'How your eye does' })).toContainText(/Bias\s*[\d.]+ points too much/);
   await goTo(page, 'Cases');
-  await page
-    .getByRole('link', { name: 'Leek and garlic rust' })
-    .first()
-    .click();
+  await page.getByRole('link', { name: 'Leek and garlic rust' }).first().click();
   await page.getByRole('link', { name: 'Recovery' }).click();
   const slider = page.getByRole('slider', { name: /^Severity/ });
   await slider.fill('60');
