@@ -22,6 +22,8 @@ export const placeKind = z.enum([
   'wall',
   'pots',
   'heap',
+  'store',
+  'housing',
   'other',
 ]);
 /** what a threshold is counted in; `any`: one plant is too many */

@@ -56,6 +56,7 @@ export const check = z.strictObject({
 /** One thing to look at on the prevention walk, in places of some kinds and months. */
 export const task = z.strictObject({
   id: entryId,
+  round: z.enum(['prevention', 'around']).default('prevention').describe('the walk that it belongs to'),
   name: text,
   ask: text,
   why: text,
@@ -63,7 +64,8 @@ export const task = z.strictObject({
   kinds: z.array(entryId).min(1).describe('kinds of place that it is for'),
   months: z.array(z.int().min(1).max(12)).min(1).describe('northern hemisphere'),
   everyDays: z.int().min(1).max(730),
-  measures: z.strictObject({ what: z.enum(['mulch-cm']), low: z.number(), high: z.number() }).optional(),
+  measures: z.strictObject({ what: z.enum(['mulch-cm', 'flies-per-minute']), low: z.number(), high: z.number() }).optional(),
+  care: z.array(text).min(1).optional().describe('how it is put right without harm'),
 });
 
 export const region = z.strictObject({

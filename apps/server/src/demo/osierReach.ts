@@ -58,6 +58,7 @@ export const demoPlaces = {
   leanTo: place('Lean-to', 'room', 'indoor', [38.5, 6.4, 4.4, 6.4]),
   bench: place('Lean-to bench', 'bench', 'indoor', [38.5, 5, 2, 3]),
   shelf: place('Shelf by the door', 'bench', 'indoor', [37.2, 7.1, 1.2, 0.8], 'For what comes in from elsewhere.'),
+  shed: place('Seed shed', 'store', 'indoor', [19.4, 13.5, 3.4, 2.2], 'Seed, potatoes and onions in store.'),
   sill: place('Lean-to sill', 'windowsill', 'indoor', [38.5, 8.4, 3, 0.6]),
 };
 

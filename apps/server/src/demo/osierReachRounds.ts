@@ -138,6 +138,20 @@ export const demoTraps: readonly TrapSketch[] = [
     ],
   },
   {
+    at: 'shed',
+    name: 'Box by the seed bins',
+    kind: 'snap',
+    target: null,
+    what: 'mice',
+    spots: [{ from: '2026-07-08', name: 'along the west wall', x: 18.4, y: 14 }],
+    read: [
+      ['2026-07-09', 1],
+      ['2026-07-11', 0],
+      ['2026-07-14', 1],
+      ['2026-07-16', 0],
+    ],
+  },
+  {
     at: 'leanTo',
     name: 'Box behind the bench',
     kind: 'snap',

@@ -65,6 +65,7 @@ export const routes: Routes = [
         loadComponent: () => import('./plantings/planting-page').then((m) => m.PlantingPage),
       },
       { path: 'rests', title: 'Rests', loadComponent: () => import('./rests/rests-page').then((m) => m.RestsPage) },
+      { path: 'around', title: 'Around the plants', loadComponent: () => import('./prevention/around-page').then((m) => m.AroundPage) },
       { path: 'drills', title: 'Drills', loadComponent: () => import('./drill/drills-page').then((m) => m.DrillsPage) },
       { path: 'drills/now', title: 'Drill', loadComponent: () => import('./drill/sitting-page').then((m) => m.SittingPage) },
       { path: 'cases', title: 'Cases', loadComponent: () => import('./cases/cases-page').then((m) => m.CasesPage) },

@@ -4,7 +4,20 @@ import { wordsOf } from '../names/words.js';
 export interface NamedPlace {
   readonly name: string;
   readonly kind:
-    'room' | 'bed' | 'raised-bed' | 'tunnel' | 'greenhouse' | 'bench' | 'windowsill' | 'trough' | 'hedge' | 'wall' | 'pots' | 'heap';
+    | 'room'
+    | 'bed'
+    | 'raised-bed'
+    | 'tunnel'
+    | 'greenhouse'
+    | 'bench'
+    | 'windowsill'
+    | 'trough'
+    | 'hedge'
+    | 'wall'
+    | 'pots'
+    | 'heap'
+    | 'store'
+    | 'housing';
   readonly setting: 'outdoor' | 'greenhouse' | 'indoor' | 'hydroponic';
 }
 
@@ -17,6 +30,8 @@ const told: readonly (readonly [words: string, kind: NamedPlace['kind'], setting
   ['bench staging', 'bench', 'greenhouse'],
   ['room kitchen bathroom bedroom lounge hall office desk shelf indoors inside house landing porch', 'room', 'indoor'],
   ['heap compost', 'heap', 'outdoor'],
+  ['coop henhouse hutch stable barn byre sty', 'housing', 'outdoor'],
+  ['store larder pantry cellar shed', 'store', 'indoor'],
   ['hedge', 'hedge', 'outdoor'],
   ['wall fence', 'wall', 'outdoor'],
   ['pot pots container containers tub tubs planter patio balcony terrace basket baskets window-box', 'pots', 'outdoor'],

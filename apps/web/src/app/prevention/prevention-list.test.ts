@@ -16,7 +16,7 @@ const done = (task: string, doneOn: string, outcome: PreventionTask['outcome'] =
   note: '',
 });
 const ask = (change: Partial<Parameters<typeof walkPlaces>[0]> = {}) =>
-  walkPlaces({ tasks, places: [place], preventionTasks: [], today, hemisphere: 'north', ...change });
+  walkPlaces({ tasks, round: 'prevention', places: [place], preventionTasks: [], today, hemisphere: 'north', ...change });
 
 test('every task is tied to troubles that the library knows', () => {
   const known = new Set(conditions.map(({ id }) => id));

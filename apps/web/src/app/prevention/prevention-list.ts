@@ -17,14 +17,17 @@ export interface WalkPlace {
 
 export interface WalkQuestion {
   readonly tasks: readonly Task[];
+  /** the walk that is meant */
+  readonly round: Task['round'];
   readonly places: readonly Place[];
   readonly preventionTasks: readonly PreventionTask[];
   readonly today: string;
   readonly hemisphere: 'north' | 'south';
 }
 
-/** The prevention walk place by place; what is due first. */
-export function walkPlaces({ tasks, places, preventionTasks, today, hemisphere }: WalkQuestion): WalkPlace[] {
+/** A walk place by place; what is due first. */
+export function walkPlaces({ tasks: all, round, places, preventionTasks, today, hemisphere }: WalkQuestion): WalkPlace[] {
+  const tasks = all.filter((task) => task.round === round);
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const used = places.filter(({ endedOn }) => !endedOn || endedOn > today);
   const due = tasksDue(tasks, used, preventionTasks, today, hemisphere).map((one): WalkTask => ({

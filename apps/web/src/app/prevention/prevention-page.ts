@@ -1,54 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButtonModule } from '@angular/material/button';
-import type { Place } from '@field-nurse/contract';
-import { ApiError } from '../api/api-error';
-import { Garden } from '../gardens/garden';
-import { Records } from '../gardens/records';
-import { placeKindWords } from '../shared/words';
-import type { WalkTask } from './prevention-list';
 import { PreventionWalk } from './prevention-walk';
-import { TaskCard } from './task-card';
-import type { TaskAnswer } from './task-card';
+import { TaskPlaces } from './task-places';
 
 /** The prevention walk: place by place, what keeps trouble from coming, each with its day. */
 @Component({
   selector: 'fn-prevention-page',
-  imports: [RouterLink, MatButtonModule, TaskCard],
+  imports: [RouterLink, MatButtonModule, TaskPlaces],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  styles: `
-    .places {
-      display: grid;
-      gap: 14px;
-    }
-    summary {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 2px 12px;
-      align-items: baseline;
-      min-height: 40px;
-      cursor: pointer;
-    }
-    summary::after {
-      content: '+';
-      margin-left: auto;
-      color: var(--fn-faint-ink);
-      font-size: 1.4rem;
-      line-height: 1;
-    }
-    [open] > summary::after {
-      content: '−';
-    }
-    .places > details:not([open]) {
-      padding-bottom: 8px;
-    }
-    .places > details {
-      padding-top: 10px;
-    }
-    .later {
-      margin-top: 8px;
-    }
-  `,
   template: `
     <div class="fn-page">
       <div class="fn-head">
@@ -57,51 +17,18 @@ import type { TaskAnswer } from './task-card';
           <p>{{ summary() }}</p>
         </div>
       </div>
-      @if (fault()) {
-        <p class="fn-stop" role="alert">{{ fault() }}</p>
+      <fn-task-places [walk]="walk()" />
+      @if (walk().length === 0) {
+        <div class="fn-empty">
+          <h2>Nothing to walk to yet</h2>
+          <p>Add a place; then this says what to look at there, when, and what it prevents.</p>
+          <a matButton="filled" routerLink="../ground/new-place">Add a place</a>
+        </div>
       }
-      <div class="places">
-        @for (one of walk(); track one.place.id) {
-          <details class="fn-panel" [open]="$first || opened().has(one.place.id)" (toggle)="keepOpen(one.place.id, $event)">
-            <summary>
-              <h2>{{ one.place.name }}</h2>
-              <span class="fn-small">{{ kinds[one.place.kind] }} · {{ dueWord(one.due) }}</span>
-            </summary>
-            @for (task of one.tasks; track task.task) {
-              @if (task.isDue) {
-                <fn-task-card [task]="task" [place]="one.place" (answered)="answer(one.place, task, $event)" />
-              }
-            }
-            @if (one.due < one.tasks.length) {
-              <details class="later">
-                <summary class="fn-small">Not due yet: {{ one.tasks.length - one.due }}</summary>
-                @for (task of one.tasks; track task.task) {
-                  @if (!task.isDue) {
-                    <fn-task-card [task]="task" [place]="one.place" (answered)="answer(one.place, task, $event)" />
-                  }
-                }
-              </details>
-            }
-          </details>
-        } @empty {
-          <div class="fn-empty">
-            <h2>Nothing to walk to yet</h2>
-            <p>Add a place; then this says what to look at there, when, and what it prevents.</p>
-            <a matButton="filled" routerLink="../ground/new-place">Add a place</a>
-          </div>
-        }
-      </div>
     </div>
   `,
 })
 export class PreventionPage {
-  readonly #records = inject(Records);
-  protected readonly garden = inject(Garden);
-  protected readonly kinds = placeKindWords;
-  protected readonly fault = signal('');
-  /** places that stay unfolded while their tasks are answered */
-  protected readonly opened = signal<ReadonlySet<string>>(new Set());
-
   readonly #walk = inject(PreventionWalk);
   protected readonly walk = this.#walk.places;
   protected readonly summary = computed(() => {
@@ -110,20 +37,4 @@ export class PreventionPage {
     if (due === 0) return 'Nothing is due today. What was looked at comes round again by itself.';
     return `${due} ${due === 1 ? 'thing' : 'things'} to look at in ${places} ${places === 1 ? 'place' : 'places'}. What was looked at comes round again by itself.`;
   });
-  protected readonly dueWord = (due: number) => (due === 0 ? 'nothing due' : `${due} due`);
-
-  protected keepOpen(place: string, event: Event): void {
-    const { open } = event.target as HTMLDetailsElement;
-    this.opened.update((ids) => new Set(open ? [...ids, place] : [...ids].filter((id) => id !== place)));
-  }
-
-  protected async answer(place: Place, { task, about }: WalkTask, { outcome, amount }: TaskAnswer): Promise<void> {
-    this.fault.set('');
-    const value = { placeId: place.id, task, doneOn: this.garden.today(), outcome, amount, note: '' };
-    try {
-      await this.#records.saveOrKeep('preventionTasks', crypto.randomUUID(), 0, value, `${about.name}, ${place.name}: noted.`);
-    } catch (error) {
-      this.fault.set(ApiError.from(error).message);
-    }
-  }
 }

@@ -30,11 +30,21 @@ const outcomeWords: Readonly<Record<PreventionTask['outcome'], string>> = { fine
     </div>
     <p>{{ task().about.ask }}</p>
     <p class="fn-small">{{ task().about.why }} Prevents: {{ prevents() }}.</p>
+    @if (task().about.care; as care) {
+      <details>
+        <summary>How it is put right without harm</summary>
+        <ol>
+          @for (step of care; track step) {
+            <li>{{ step }}</li>
+          }
+        </ol>
+      </details>
+    }
     @if (task().about.measures) {
       <div class="measure">
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Depth of the mulch, {{ unit }}</mat-label>
-          <input matInput #depth type="number" step="any" min="0" (input)="measured(depth.value)" />
+          <mat-label>{{ isMulch() ? 'Depth of the mulch, ' + unit : 'Flies in a minute' }}</mat-label>
+          <input matInput #amount type="number" step="any" min="0" (input)="measured(amount.value)" />
         </mat-form-field>
         <p role="status">{{ sum() }}</p>
       </div>
@@ -55,7 +65,9 @@ export class TaskCard {
   readonly place = input.required<Place>();
   readonly answered = output<TaskAnswer>();
   protected readonly unit = measures.length[this.garden.summary().units].unit;
-  protected readonly depthCm = signal<number | null>(null);
+  /** centimetres of mulch, or flies in a minute */
+  protected readonly amount = signal<number | null>(null);
+  protected readonly isMulch = computed(() => this.task().about.measures?.what === 'mulch-cm');
   protected readonly prevents = computed(() =>
     this.task()
       .about.prevents.map((id) => this.#library.conditionName(id).toLowerCase())
@@ -67,12 +79,16 @@ export class TaskCard {
     return last ? `${due} · ${dayWord(last.doneOn, this.garden.today())}: ${outcomeWords[last.outcome]}` : due;
   });
   protected readonly sum = computed(() => {
-    const depth = this.depthCm();
+    const amount = this.amount();
     const wanted = this.task().about.measures;
-    if (depth === null || !wanted) return '';
+    if (amount === null || !wanted) return '';
+    if (!this.isMulch())
+      return amount > wanted.high
+        ? 'A brood is out: take wet bedding out, cover the dung, hang fly papers out of reach of birds and bats.'
+        : 'Few enough: leave it.';
     const units = this.garden.summary().units;
     const range = `${inGardenUnits('length', wanted.low, units)} to ${inGardenUnits('length', wanted.high, units)}`;
-    const result = mulchFor(this.place(), this.task().about, depth);
+    const result = mulchFor(this.place(), this.task().about, amount);
     if (!result) return `Wanted are ${range}. Give the place an area, and this says how much that is.`;
     if (result.act === 'leave') return `Within ${range}: leave it as it is.`;
     const water = inGardenUnits('water', Math.round(result.litres), units);
@@ -82,11 +98,12 @@ export class TaskCard {
   });
 
   protected measured(text: string): void {
-    const cm = text === '' ? null : fromField('length', Number(text), this.garden.summary().units);
-    this.depthCm.set(cm !== null && cm >= 0 && cm <= 200 ? cm : null);
+    const said = text === '' ? null : this.isMulch() ? fromField('length', Number(text), this.garden.summary().units) : Number(text);
+    const most = this.isMulch() ? 200 : 10_000;
+    this.amount.set(said !== null && said >= 0 && said <= most ? said : null);
   }
 
   protected answer(outcome: PreventionTask['outcome']): void {
-    this.answered.emit({ outcome, amount: this.depthCm() });
+    this.answered.emit({ outcome, amount: this.amount() });
   }
 }

@@ -27,6 +27,8 @@ export const placeKindWords: Readonly<Record<string, string>> = {
   wall: 'Wall',
   pots: 'Pots',
   heap: 'Heap',
+  store: 'Store for feed or produce',
+  housing: 'Animal housing',
   other: 'Other',
 };
 

@@ -22,6 +22,7 @@ export const rooms: readonly Room[] = [
       { path: 'round', word: 'Round', key: 'r' },
       { path: 'traps', word: 'Traps', key: 'a' },
       { path: 'prevention', word: 'Prevention', key: 'p' },
+      { path: 'around', word: 'Around', key: 'u' },
       { path: 'leaf-gauge', word: 'Leaf gauge', key: 'e' },
     ],
   },

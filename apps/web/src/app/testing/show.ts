@@ -148,6 +148,8 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     sprayers: signal(all.sprayers),
     assessments: signal(all.assessments),
     traps: signal(all.traps),
+    catches: signal(all.catches),
+    preventionTasks: signal(all.preventionTasks),
     harvests: signal(all.harvests),
     lessons: signal(all.lessons),
     removals: signal(all.removals),

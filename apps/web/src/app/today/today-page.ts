@@ -96,6 +96,10 @@ export class TodayPage {
       ? ''
       : `${due} ${due === 1 ? 'thing' : 'things'} to look at: ${named.join(', ')}${places.length > 3 ? ` and ${places.length - 3} more places` : ''}.`;
   });
+  protected readonly around = computed(() => {
+    const due = this.#walk.aroundDue();
+    return due === 0 || !this.#walk.hasAround() ? '' : `${due} ${due === 1 ? 'thing' : 'things'} to look at: flies, rats and mice, mulch.`;
+  });
   protected readonly nextWindow = computed(() => {
     const [first] = this.#weather.windows();
     return first ? windowWord(first, this.#zone) : '';

@@ -1,0 +1,58 @@
+import type { Trap } from '@field-nurse/contract';
+import { Records } from '../gardens/records';
+import { show } from '../testing/show';
+import { place } from '../testing/test-garden';
+import { AroundPage } from './around-page';
+
+const box: Trap = {
+  id: 'box',
+  version: 1,
+  placeId: 'store',
+  name: 'Box by the bins',
+  kind: 'snap',
+  target: null,
+  spots: [{ from: '2026-07-01', name: 'west wall', x: null, y: null }],
+  weeklyLevel: null,
+  pauses: [],
+  note: '',
+  endedOn: null,
+};
+const store = { ...place, id: 'store', name: 'Feed store', kind: 'store' as const };
+
+function started() {
+  const kept: unknown[][] = [];
+  const providers = [{ provide: Records, useValue: { saveOrKeep: async (...all: unknown[]) => void kept.push(all) } }];
+  return { kept, shown: show(AroundPage, {}, { garden: { places: [place, store], traps: [box] }, providers }) };
+}
+
+test('a trap is looked into by a tap, and what was in it is counted', async () => {
+  const { kept, shown } = started();
+  const { press, text } = await shown;
+  expect(text()).toContain('Feed store, west wall');
+  await press('Empty, still set');
+  await press('One more: rats or mice in it');
+  await press('Emptied and set again');
+  expect(kept.map(([subject, , , value]) => [subject, value])).toEqual([
+    ['catches', { trapId: 'box', checkedOn: '2026-07-18', caught: [], emptied: false, note: '' }],
+    ['catches', { trapId: 'box', checkedOn: '2026-07-18', caught: [{ what: 'rats or mice', count: 1 }], emptied: true, note: '' }],
+  ]);
+});
+
+test('droppings are cleaned away safely, without poison; what is found is noted', async () => {
+  const { kept, shown } = started();
+  const { text, element } = await shown;
+  expect(text()).toContain('No poison is advised here');
+  expect(text()).toContain('Never sweep or vacuum them dry');
+  const card = [...element.querySelectorAll('fn-task-card')].find((one) => one.textContent!.includes('Droppings, runs and gnawing'))!;
+  [...card.querySelectorAll('button')].find((one) => one.textContent!.includes('Wants work'))!.click();
+  await new Promise((done) => setTimeout(done));
+  expect(kept.map(([subject, , , value]) => [subject, value])).toMatchObject([
+    ['preventionTasks', { placeId: 'store', task: 'droppings', outcome: 'wants-work' }],
+  ]);
+});
+
+test('where nothing is stored it says how to begin', async () => {
+  const { text } = await show(AroundPage);
+  expect(text()).toContain('No snap or fly trap stands');
+  expect(text()).toContain('A feed store, a shed or a hen house is a place too');
+});
