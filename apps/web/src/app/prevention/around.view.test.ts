@@ -51,6 +51,17 @@ test('droppings are cleaned away safely, without poison; what is found is noted'
   ]);
 });
 
+test('flies on a wall are counted against their level', async () => {
+  const coop = { ...place, id: 'coop', name: 'Coop', kind: 'housing' as const };
+  const { type, text, press } = await show(AroundPage, {}, { garden: { places: [coop], traps: [] } });
+  expect(text()).toContain('Flies on a metre of wall');
+  await type('Flies in a minute', '30');
+  expect(text()).toContain('A brood is out');
+  await type('Flies in a minute', '4');
+  expect(text()).toContain('Few enough: leave it.');
+  await expect(press('Emptied and set again')).rejects.toThrow('No button');
+});
+
 test('where nothing is stored it says how to begin', async () => {
   const { text } = await show(AroundPage);
   expect(text()).toContain('No snap or fly trap stands');
