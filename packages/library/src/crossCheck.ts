@@ -29,6 +29,7 @@ function repeatedIds(library: Library): string[] {
     intervention: library.interventions,
     check: library.checks,
     task: library.tasks,
+    companion: library.companions,
     region: library.regions,
   };
   return Object.entries(lists).flatMap(([kind, list]) => {
@@ -75,6 +76,11 @@ export function brokenReferences(library: Library): string[] {
         ),
       ),
     ),
+    ...library.companions.flatMap((one) => [
+      ...missing(one.id, 'condition', one.for, conditions),
+      ...missing(one.id, 'host', one.plants, hosts),
+      ...missing(one.id, 'host or family', one.beside, hosts),
+    ]),
     ...library.tasks.flatMap((task) => missing(task.id, 'condition', task.prevents, conditions)),
     ...library.conditions
       .filter(({ levels }) => levels.some(({ measure, trap }) => (measure === 'trap-per-week') !== (trap !== undefined)))

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { companion } from './entries/companion.js';
 import { condition } from './entries/condition.js';
 import type { level } from './entries/condition.js';
 import { intervention } from './entries/intervention.js';
 import { seasonModel } from './entries/seasonModel.js';
 import { dispute, entryId, leafShape, onset, part, stageKind, stance, text } from './vocabulary.js';
 
-export { condition, intervention, seasonModel };
+export { companion, condition, intervention, seasonModel };
 
 /** A plant (or ground) that troubles are found on. */
 export const host = z.strictObject({
@@ -120,6 +121,7 @@ export const library = z.strictObject({
   checks: z.array(check),
   tasks: z.array(task),
   seasonModels: z.array(seasonModel),
+  companions: z.array(companion),
   regions: z.array(region),
   languages: z.array(language).min(1),
 });
@@ -131,6 +133,7 @@ export type Intervention = z.infer<typeof intervention>;
 export type Check = z.infer<typeof check>;
 export type Level = z.infer<typeof level>;
 export type Task = z.infer<typeof task>;
+export type Companion = z.infer<typeof companion>;
 export type SeasonModel = z.infer<typeof seasonModel>;
 export type Region = z.infer<typeof region>;
 export type Language = z.infer<typeof language>;

@@ -23,6 +23,7 @@ export function readLibrary(folder: string): Library {
     checks: readLists(join(folder, 'checks'), entries.check),
     tasks: readLists(join(folder, 'tasks'), entries.task),
     seasonModels: readSingles(join(folder, 'season-models'), entries.seasonModel),
+    companions: readLists(join(folder, 'companions'), entries.companion),
     regions: readSingles(join(folder, 'regions'), entries.region),
     languages: readSingles(join(folder, 'languages'), entries.language),
   };

@@ -1,6 +1,20 @@
 // Entries and their schemas
 export { check, condition, host, intervention, library, region, sign, task } from './entries.js';
-export type { Check, Condition, Dispute, Host, Intervention, Level, Library, Region, SeasonModel, Sign, Stance, Task } from './entries.js';
+export type {
+  Check,
+  Companion,
+  Condition,
+  Dispute,
+  Host,
+  Intervention,
+  Level,
+  Library,
+  Region,
+  SeasonModel,
+  Sign,
+  Stance,
+  Task,
+} from './entries.js';
 
 // Controlled words
 export { conditionKind, evidence, frequency, hiding, onset, part, pattern, role, rung, setting, stageKind, stance } from './vocabulary.js';

@@ -26,14 +26,17 @@ const untoldSign = { look: '' } satisfies Partial<Sign>;
 const untoldCheck = { tools: [], steps: [], caution: undefined } satisfies Partial<Check>;
 
 /** The library as far as it reads words and names causes; of the treatments only the one of each cause that decides which causes to tell apart. */
-export interface DiagnosisPart extends Omit<Library, 'conditions' | 'signs' | 'checks' | 'interventions' | 'tasks' | 'seasonModels'> {
+export interface DiagnosisPart extends Omit<
+  Library,
+  'conditions' | 'signs' | 'checks' | 'interventions' | 'tasks' | 'seasonModels' | 'companions'
+> {
   readonly conditions: readonly Omit<Condition, keyof typeof untoldCondition>[];
   readonly signs: readonly Omit<Sign, keyof typeof untoldSign>[];
   readonly checks: readonly Omit<Check, keyof typeof untoldCheck>[];
 }
 
 /** The rest; entries stand in the order of the first part. */
-export interface TreatmentPart extends Pick<Library, 'version' | 'interventions' | 'tasks' | 'seasonModels'> {
+export interface TreatmentPart extends Pick<Library, 'version' | 'interventions' | 'tasks' | 'seasonModels' | 'companions'> {
   readonly conditions: readonly Pick<Condition, 'treat' | keyof typeof untoldCondition>[];
   readonly signs: readonly Pick<Sign, keyof typeof untoldSign>[];
   readonly checks: readonly Pick<Check, keyof typeof untoldCheck>[];
@@ -46,7 +49,7 @@ export interface LibraryParts {
 
 /** The library in two parts. */
 export function partsOf(library: Library): LibraryParts {
-  const { conditions, signs, checks, interventions, tasks, seasonModels, ...others } = library;
+  const { conditions, signs, checks, interventions, tasks, seasonModels, companions, ...others } = library;
   const [condition, sign, check] = [divided(untoldCondition), divided(untoldSign), divided(untoldCheck)];
   return {
     diagnosis: {
@@ -60,6 +63,7 @@ export function partsOf(library: Library): LibraryParts {
       interventions,
       tasks,
       seasonModels,
+      companions,
       conditions: conditions.map((one) => ({ ...condition.told(one), treat: one.treat })),
       signs: signs.map(sign.told),
       checks: checks.map(check.told),
@@ -76,6 +80,7 @@ export const beforeTreatment = (part: DiagnosisPart): Library => ({
   interventions: [],
   tasks: [],
   seasonModels: [],
+  companions: [],
 });
 
 /** The library of both parts. @throws Error where they are of two versions */
@@ -89,6 +94,7 @@ export function joinParts(diagnosis: DiagnosisPart, treatment: TreatmentPart): L
     interventions: treatment.interventions,
     tasks: treatment.tasks,
     seasonModels: treatment.seasonModels,
+    companions: treatment.companions,
   };
 }
 

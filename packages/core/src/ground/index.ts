@@ -25,6 +25,10 @@ export type { PlantingEvent, PlantingHistory, PlantingState } from './plantingOn
 export { bedRestsOf, restsAgainst } from './bedRests.js';
 export type { BedRest, GroundTest, LastingCondition, GroundCase } from './bedRests.js';
 
+// Beside each other
+export { companionsNow } from './companions.js';
+export type { CompanionFacts, CompanionUse, NeedyPlanting } from './companions.js';
+
 // Taking plants out
 export { removalSteps, sourceHunt } from './removalSteps.js';
 export type { PossibleSource, RemovalFacts, RemovalStep } from './removalSteps.js';

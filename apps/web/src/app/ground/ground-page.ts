@@ -5,13 +5,14 @@ import type { Planting } from '../gardens/plantings-now';
 import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 import { StatusMark } from '../gardens/status-mark';
+import { CompanionsPanel } from './companions-panel';
 import { PlanView } from './ground-plan-view';
 import { placeKindWords, settingWords } from '../shared/words';
 
 /** The ground: its plan, and its places with what grows in each. */
 @Component({
   selector: 'fn-ground-page',
-  imports: [RouterLink, MatButtonModule, PlanView, StatusMark],
+  imports: [CompanionsPanel, RouterLink, MatButtonModule, PlanView, StatusMark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './ground-page.scss',
   template: `
@@ -31,6 +32,7 @@ import { placeKindWords, settingWords } from '../shared/words';
       </div>
       @if (garden.places().length > 0) {
         <fn-plan-view />
+        <fn-companions-panel />
       }
       <div class="places">
         @for (one of places(); track one.place.id) {

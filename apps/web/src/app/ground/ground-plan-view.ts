@@ -19,6 +19,7 @@ import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
 import { placeKindWords, statusWords } from '../shared/words';
 import { fromGeoJson, NotAPlan, toGeoJson } from './geojson';
+import { CompanionGround } from './companion-ground';
 import { Plan } from './ground-plan';
 import type { PlanItem, PlanPoint } from './ground-plan';
 import { asKind, turnedBy } from './plan-edit';
@@ -33,6 +34,7 @@ const layers = [
   { id: 'traps', word: 'Traps' },
   { id: 'looks', word: 'Looks due' },
   { id: 'trials', word: 'Trials' },
+  { id: 'companions', word: 'Companions' },
 ] as const;
 type Layer = (typeof layers)[number]['id'];
 
@@ -54,12 +56,18 @@ export class PlanView {
   readonly #records = inject(Records);
   readonly #book = inject(Scouting);
   readonly #ground = inject(RestingGround);
+  readonly #companions = inject(CompanionGround);
   readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly plan = viewChild.required(Plan);
   protected readonly layers = computed(() =>
-    layers.filter(({ id }) => (id !== 'traps' || this.garden.traps().length > 0) && (id !== 'trials' || this.hasTrials())),
+    layers.filter(
+      ({ id }) =>
+        (id !== 'traps' || this.garden.traps().length > 0) &&
+        (id !== 'trials' || this.hasTrials()) &&
+        (id !== 'companions' || this.#companions.reaches().length > 0),
+    ),
   );
   /** something is compared on this day */
   protected readonly hasTrials = computed(() => this.#trials().size > 0);
@@ -132,6 +140,8 @@ export class PlanView {
         })
       : [],
   );
+  /** How far companions that stand today reach. */
+  protected readonly reaches = computed(() => (this.shown().has('companions') && this.isToday() ? this.#companions.reaches() : []));
   protected readonly walk = computed(() => {
     const round = this.#book.underWay();
     return round && this.isToday() ? round.walk.flatMap((id) => middleOf(this.#shapes(), id) ?? []) : [];

@@ -52,6 +52,14 @@ export interface PlanPoint {
   readonly label: string;
 }
 
+/** How far something round a box works. */
+export interface PlanReach {
+  readonly id: string;
+  readonly name: string;
+  readonly reachM: number;
+  readonly bounds: Bounds;
+}
+
 const margin = 1;
 const mostZoom = 12;
 // Width of a letter of a label at no zoom, metres.
@@ -67,6 +75,7 @@ const letterM = 0.36;
 export class Plan {
   readonly items = input.required<readonly PlanItem[]>();
   readonly points = input<readonly PlanPoint[]>([]);
+  readonly reaches = input<readonly PlanReach[]>([]);
   /** the walk of a round: points in order */
   readonly walk = input<readonly Point[]>([]);
   readonly selected = input<string | null>(null);

@@ -43,8 +43,8 @@ test('droppings are cleaned away safely, without poison; what is found is noted'
   const { text, element } = await shown;
   expect(text()).toContain('No poison is advised here');
   expect(text()).toContain('Never sweep or vacuum them dry');
-  const card = [...element.querySelectorAll('fn-task-card')].find((one) => one.textContent!.includes('Droppings, runs and gnawing'))!;
-  [...card.querySelectorAll('button')].find((one) => one.textContent!.includes('Wants work'))!.click();
+  const card = [...element.querySelectorAll('fn-task-card')].find((one) => one.textContent.includes('Droppings, runs and gnawing'))!;
+  [...card.querySelectorAll('button')].find((one) => one.textContent.includes('Wants work'))!.click();
   await new Promise((done) => setTimeout(done));
   expect(kept.map(([subject, , , value]) => [subject, value])).toMatchObject([
     ['preventionTasks', { placeId: 'store', task: 'droppings', outcome: 'wants-work' }],
