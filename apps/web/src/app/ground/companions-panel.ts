@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { CompanionUse } from '@field-nurse/core/ground';
 import type { Companion } from '@field-nurse/library';
@@ -10,7 +11,7 @@ import { CompanionGround } from './companion-ground';
 const whenWords: Readonly<Record<CompanionUse['when'], string>> = {
   stands: 'stands',
   'begin-now': 'sow or plant now',
-  'works-now': 'works now, where it stands',
+  'works-now': 'works this month',
   later: 'another month',
 };
 const workWords: Readonly<Record<Companion['work'], string>> = {
@@ -24,7 +25,7 @@ const workWords: Readonly<Record<Companion['work'], string>> = {
 /** What may be set beside what grows here, by month, with how well it is tested; and kinds that resist what was had. */
 @Component({
   selector: 'fn-companions-panel',
-  imports: [EntryLink],
+  imports: [EntryLink, NgTemplateOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     section {
@@ -34,6 +35,11 @@ const workWords: Readonly<Record<Companion['work'], string>> = {
     ul {
       display: grid;
       list-style: none;
+    }
+    summary {
+      min-height: 44px;
+      padding: 10px 0;
+      cursor: pointer;
     }
     li {
       display: grid;
@@ -78,33 +84,42 @@ const workWords: Readonly<Record<Companion['work'], string>> = {
     }
   `,
   template: `
+    <ng-template #list let-rows>
+      <ul>
+        @for (row of rows; track row.about.id) {
+          <li>
+            <div>
+              <b>{{ row.about.name }}</b>
+              <span class="when" [class.stands]="row.use.when === 'stands'">{{ row.when }}</span>
+            </div>
+            <div>
+              <p>Beside {{ row.beside }}: {{ row.work }} {{ row.troubles }}{{ row.reach }}.</p>
+              <p class="fn-small">{{ row.about.how }} {{ row.about.mind }}</p>
+            </div>
+            <div class="grade" [title]="row.about.basis">
+              {{ row.grade }}
+              <i aria-hidden="true"
+                ><b [style.left.%]="row.about.efficacy[0]" [style.width.%]="row.about.efficacy[1] - row.about.efficacy[0]"></b
+              ></i>
+              {{ row.about.efficacy[0] }} to {{ row.about.efficacy[1] }} %
+            </div>
+          </li>
+        }
+      </ul>
+    </ng-template>
     @if (rows().length > 0) {
       <section aria-labelledby="companions">
         <h2 id="companions">Set beside each other</h2>
         <p class="fn-small">
           For what may come this month and next. The bar is what it spares at the least and at the most, as far as that was tested.
         </p>
-        <ul>
-          @for (row of rows(); track row.about.id) {
-            <li>
-              <div>
-                <b>{{ row.about.name }}</b>
-                <span class="when" [class.stands]="row.use.when === 'stands'">{{ row.when }}</span>
-              </div>
-              <div>
-                <p>Beside {{ row.beside }}: {{ row.work }} {{ row.troubles }}{{ row.reach }}.</p>
-                <p class="fn-small">{{ row.about.how }} {{ row.about.mind }}</p>
-              </div>
-              <div class="grade" [title]="row.about.basis">
-                {{ row.grade }}
-                <i aria-hidden="true"
-                  ><b [style.left.%]="row.about.efficacy[0]" [style.width.%]="row.about.efficacy[1] - row.about.efficacy[0]"></b
-                ></i>
-                {{ row.about.efficacy[0] }} to {{ row.about.efficacy[1] }} %
-              </div>
-            </li>
-          }
-        </ul>
+        <ng-container [ngTemplateOutlet]="list" [ngTemplateOutletContext]="{ $implicit: now() }" />
+        @if (others().length > 0) {
+          <details>
+            <summary>Would work now, had it been begun in time: {{ others().length }}</summary>
+            <ng-container [ngTemplateOutlet]="list" [ngTemplateOutletContext]="{ $implicit: others() }" />
+          </details>
+        }
       </section>
     }
     @if (ground.kinds().length > 0) {
@@ -155,6 +170,8 @@ export class CompanionsPanel {
         };
       }),
   );
+  protected readonly now = computed(() => this.rows().filter(({ use }) => use.when !== 'works-now'));
+  protected readonly others = computed(() => this.rows().filter(({ use }) => use.when === 'works-now'));
   #plantingNames(ids: readonly string[]): string {
     const names = ids.flatMap((id) => {
       const planting = this.#garden.planting(id);

@@ -7,7 +7,7 @@ const tunnel = { ...place, kind: 'tunnel' as const, setting: 'greenhouse' as con
 
 test('what may be set beside what grows, with how well it is tested', async () => {
   const { text } = await show(CompanionsPanel, {}, { garden: { places: [tunnel], plantings: [tomato], cases: [] } });
-  expect(text()).toContain('French marigold among tomatoes works now, where it stands');
+  expect(text()).toContain('French marigold among tomatoes works this month');
   expect(text()).toMatch(/Beside tomato: keeps off .*whitefly, within 2 m/);
   expect(text()).toContain('fairly tested');
   expect(text()).toContain('10 to 40 %');

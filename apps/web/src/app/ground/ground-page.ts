@@ -32,7 +32,6 @@ import { placeKindWords, settingWords } from '../shared/words';
       </div>
       @if (garden.places().length > 0) {
         <fn-plan-view />
-        <fn-companions-panel />
       }
       <div class="places">
         @for (one of places(); track one.place.id) {
@@ -73,6 +72,7 @@ import { placeKindWords, settingWords } from '../shared/words';
           </div>
         }
       </div>
+      <fn-companions-panel />
     </div>
   `,
 })
