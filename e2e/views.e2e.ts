@@ -80,6 +80,14 @@ const gardenViews: readonly View[] = [
     shows: heading('Back sprayer'),
   },
   { name: 'Around', open: (page) => goTo(page, 'Around'), shows: heading('Traps, spot by spot') },
+  {
+    name: 'Checked as one',
+    open: async (page) => {
+      await goTo(page, 'Round');
+      await page.getByRole('link', { name: 'Lean-to', exact: true }).click();
+    },
+    shows: heading('Crowding and reach'),
+  },
   { name: 'Prevention', open: (page) => goTo(page, 'Prevention'), shows: heading('Tide bed') },
   { name: 'Leaf gauge', open: (page) => goTo(page, 'Leaf gauge'), shows: heading('Leaves measured before') },
   { name: 'Weather', open: (page) => goTo(page, 'Weather'), shows: heading('Sources') },

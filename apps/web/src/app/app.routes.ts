@@ -66,6 +66,11 @@ export const routes: Routes = [
       },
       { path: 'rests', title: 'Rests', loadComponent: () => import('./rests/rests-page').then((m) => m.RestsPage) },
       { path: 'around', title: 'Around the plants', loadComponent: () => import('./prevention/around-page').then((m) => m.AroundPage) },
+      {
+        path: 'together/:place',
+        title: 'Check as one',
+        loadComponent: () => import('./scouting/collection-page').then((m) => m.CollectionPage),
+      },
       { path: 'drills', title: 'Drills', loadComponent: () => import('./drill/drills-page').then((m) => m.DrillsPage) },
       { path: 'drills/now', title: 'Drill', loadComponent: () => import('./drill/sitting-page').then((m) => m.SittingPage) },
       { path: 'cases', title: 'Cases', loadComponent: () => import('./cases/cases-page').then((m) => m.CasesPage) },

@@ -78,10 +78,14 @@ const [warnBefore, warnAfter] = [14, 7];
 export function planScoutingRound(plantings: readonly ToWalk[], today: string, weather?: RecentWeather): RoundStop[] {
   const stops = new Map(plantings.map((planting) => [planting.id, stopFor(planting, today, weather)]));
   const due = plantings.filter(({ id }) => stops.get(id)!.due);
-  const order = walkingOrder(due.map((planting) => ({ id: planting.id, at: planting.at, turn: turnOf(planting, today) })));
+  const order = cleanToSick(due, today);
   const later = [...stops.values()].filter((stop) => !stop.due).sort((a, b) => a.dueOn.localeCompare(b.dueOn));
   return [...order.map((id) => stops.get(id)!), ...later];
 }
+
+/** The order in which plantings are walked to: young and clean ones first, what is catching or held apart last, and a short way in each turn. @returns ids */
+export const cleanToSick = (plantings: readonly ToWalk[], today: string): string[] =>
+  walkingOrder(plantings.map((planting) => ({ id: planting.id, at: planting.at, turn: turnOf(planting, today) })));
 
 /** Young and clean, clean, sick but not catching, catching, held apart. */
 function turnOf({ plantedOn, sick, catching, quarantineLookOn }: ToWalk, today: string): number {

@@ -6,6 +6,7 @@ export { bestShares, mostNumbers, requireSeason, runStrategy } from './strategie
 export type { BandDay, SeasonScenario, SeasonStrategy, StrategyOutcome } from './strategies.js';
 
 // Troubles of the library in a garden's season
+export { generationDays } from './generationDays.js';
 export { requireTrouble } from './troubleModel.js';
 export type { Arrivals, DiseaseTrouble, Enemies, Harm, PestTrouble, Resistance, TroubleModel, TroubleStage } from './troubleModel.js';
 export type { CropGrowth, RunChances } from './troubleSeason.js';

@@ -6,6 +6,7 @@ import { Router, RouterLink } from '@angular/router';
 import { addDays, degreeDays, heatSum, infectionDays } from '@field-nurse/core/timing';
 import { Garden } from '../gardens/garden';
 import { PastYears } from '../gardens/past-years';
+import { RestingGround } from '../prevention/resting-ground';
 import { Library } from '../library/library';
 import { dayWord } from '../shared/days';
 import { saveFile } from '../shared/save-file';
@@ -28,6 +29,7 @@ const usualLowerC = 5;
 })
 export class ChartPage {
   readonly #years = inject(PastYears);
+  readonly #ground = inject(RestingGround);
   readonly #router = inject(Router);
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
@@ -78,6 +80,7 @@ export class ChartPage {
         intervention: (id) => this.library.interventions().get(id),
         rainOn: (day) => this.#rain().get(day) ?? null,
         infectedOn: (host) => this.#infected().get(host) ?? [],
+        restsOf: (place, host) => this.#ground.against(place, host, this.garden.today()),
       },
     ),
   );

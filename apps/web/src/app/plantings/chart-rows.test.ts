@@ -4,6 +4,7 @@ import { applied, assessment, plantingRecord, sickness, today } from '../testing
 import { plantingNow } from '../gardens/plantings-now';
 import type { ChartFacts, ChartRecords } from './chart-rows';
 import { chartRows, chartSpan, eventfulMonths } from './chart-rows';
+import { dayOfRowWord } from './chart-words';
 import { chartSvg } from './chart-svg';
 import { paintBeside, paintCalendar, paintRow, paintSky } from './paint-chart';
 import { SvgPainter } from './painter';
@@ -47,12 +48,25 @@ const facts: ChartFacts = {
   intervention: (id) => reference.interventions.find((one) => one.id === id),
   rainOn: () => 0,
   infectedOn: () => ['2026-04-01', '2026-05-20', '2026-06-02'],
+  restsOf: () => [],
 };
 const rows = (change: Partial<ChartFacts> = {}) => chartRows(records, { ...facts, ...change });
 const own = (change: Partial<ChartFacts> = {}) => rows(change).find(({ planting }) => planting.id === leeks.id)!;
 
 test('wet days count while it stands', () => {
   expect(own().infected).toEqual(['2026-05-20', '2026-06-02']);
+});
+
+test('ground that rests from it is told from when both were there', () => {
+  const resting = (from: string, until: string) => own({ restsOf: (place) => (place === 'barn' ? [] : [{ from, until }]) }).rests;
+  expect(resting('2026-06-20', '2040-06-20')).toEqual([{ from: '2026-06-20', to: '2040-06-20' }]);
+  expect(resting('2020-06-20', '2040-06-20')).toEqual([{ from: leeks.plantedOn, to: '2040-06-20' }]);
+  expect(resting('2020-06-20', '2021-06-20')).toEqual([]);
+  const library = { hostName: () => 'Leek', conditionName: () => '', interventionName: () => '' };
+  const told = (day: string) =>
+    dayOfRowWord(library, day, today, own({ restsOf: () => [{ from: '2026-06-20', until: '2040-06-20' }] }), []);
+  expect(told('2026-06-21')).toContain('; its ground rests from it');
+  expect(told('2026-06-19')).not.toContain('rests');
 });
 
 test('by place; each row holds what is its own, in order of days', () => {

@@ -1,4 +1,5 @@
 import type { Assessment, Case, Harvest, PlantingEvent, Stop } from '@field-nurse/contract';
+import type { BedRest } from '@field-nurse/core/ground';
 import { looksByDay } from '@field-nurse/core/recovery';
 import { addDays, dayAt, daysBetween, residueLeft } from '@field-nurse/core/timing';
 import type { Intervention } from '@field-nurse/library';
@@ -29,6 +30,8 @@ export interface ChartRow {
   readonly infected: readonly string[];
   /** not to be picked */
   readonly waits: readonly Span[];
+  /** its ground is closed to its family */
+  readonly rests: readonly Span[];
 }
 
 export interface ChartRecords {
@@ -48,6 +51,8 @@ export interface ChartFacts {
   readonly rainOn: (day: string) => number | null;
   /** days on which a kind of plant could be infected, by the diseases that it has had here, oldest first */
   readonly infectedOn: (host: string) => readonly string[];
+  /** rests of a place that keep a kind of plant out */
+  readonly restsOf: (place: string, host: string) => readonly Pick<BedRest, 'from' | 'until'>[];
 }
 
 // Leaves that grow thin out what is on them, by about so much a day in the season: our estimate.
@@ -93,6 +98,10 @@ export function chartRows(records: ChartRecords, facts: ChartFacts): ChartRow[] 
           const from = on(appliedAt);
           return notPickedBefore && notPickedBefore > from ? [{ from, to: notPickedBefore }] : [];
         }),
+        rests: facts
+          .restsOf(planting.placeId, planting.host)
+          .filter(({ until }) => until > planting.plantedOn)
+          .map(({ from, until }) => ({ from: from > planting.plantedOn ? from : planting.plantedOn, to: until })),
       };
     })
     .sort(

@@ -25,7 +25,7 @@ export function dayOfRowWord(library: Names, day: string, today: string, row: Ch
   return `${on}, ${Math.round(weather.minC)} to ${Math.round(weather.maxC)} °C, ${(weather.rainMm ?? 0).toFixed(1)} mm`;
 }
 
-function told(library: Names, { cases, treatments, waits }: ChartRow, day: string): string {
+function told(library: Names, { cases, treatments, waits, rests }: ChartRow, day: string): string {
   const look = cases.flatMap(({ points }) => points).findLast((point) => point.day <= day && daysBetween(point.day, day) < lookSpeaksDays);
   const last = treatments.findLast((one) => one.day <= day);
   const left = last?.left[daysBetween(last.day, day)];
@@ -33,5 +33,6 @@ function told(library: Names, { cases, treatments, waits }: ChartRow, day: strin
     look ? `: ${Math.round(look.severity)} % on ${dayWord(look.day)}` : '',
     last && left !== undefined ? `; ${library.interventionName(last.intervention)}, ${Math.round(100 * left)} % left` : '',
     waits.some(({ from, to }) => from <= day && day < to) ? '; not to be picked' : '',
+    rests.some(({ from, to }) => from <= day && day < to) ? '; its ground rests from it' : '',
   ].join('');
 }

@@ -47,6 +47,22 @@ export function paintStrip(
   paintRow(painter, row, y, view);
 }
 
+// Strokes of a hatch stand so far apart.
+const hatch = 7;
+
+/** Ground that rests from the planting's family: hatched, as on the ground plan. */
+function paintRest(painter: Painter, from: number, to: number, base: number): void {
+  painter.rect(from, base + 10, to - from, 5, { ink: 'madder', opacity: 0.12 });
+  for (let at = from; at + 4 <= to; at += hatch)
+    painter.line(
+      [
+        [at, base + 15],
+        [at + 4, base + 10],
+      ],
+      { ink: 'madder', width: 1.1 },
+    );
+}
+
 /** The strip of one planting: how long it stood, what it had, what was done and what is left of that, when it flowered and was picked. */
 export function paintRow(painter: Painter, row: ChartRow, y: number, view: View): void {
   const { x } = view;
@@ -65,6 +81,7 @@ export function paintRow(painter: Painter, row: ChartRow, y: number, view: View)
     stretch(harvest, (from, to) => painter.rect(from, base + 7, Math.max(6, to - from), 3, { ink: 'green' }));
   for (const wait of row.waits)
     stretch(wait, (from, to) => painter.line(boxOf(from, base - 4, to, base + 4), { ink: 'madder', width: 1.3 }));
+  for (const rest of row.rests) stretch(rest, (from, to) => paintRest(painter, from, to, base));
   for (const { day, left } of row.treatments) paintResidue(painter, day, left, y, view);
   for (const one of row.cases) paintCase(painter, one, y, view);
   for (const { day, found } of row.looks) {

@@ -10,6 +10,7 @@ import { middleOf } from '../gardens/plan-shapes';
 import { sessionFeature } from '../store/session-state';
 import { PlantingTitle } from '../library/planting-title';
 import { durationWord, fromToday, instantWord } from '../shared/days';
+import { Collections } from './collections';
 import { Scouting } from './scouting';
 
 const minutesAStop = 1.5;
@@ -31,6 +32,7 @@ export class RoundPage {
   protected readonly garden = inject(Garden);
   protected readonly library = inject(Library);
   protected readonly book = inject(Scouting);
+  protected readonly collections = inject(Collections);
   protected readonly everything = signal(false);
   protected readonly fromToday = (day: string) => fromToday(day, this.garden.today());
 

@@ -1,7 +1,7 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { ScoutingRound, Stop } from '@field-nurse/contract';
 import type { LookPlan } from '@field-nurse/core/diagnosis';
-import { planScoutingRound, toWalk } from '@field-nurse/core/ground';
+import { cleanToSick, planScoutingRound, toWalk } from '@field-nurse/core/ground';
 import type { RoundReason, RoundStop } from '@field-nurse/core/ground';
 import { Calc } from '../calc/calc';
 import type { LookPlace } from '../calc/calc.worker';
@@ -35,30 +35,27 @@ export class Scouting {
   });
   readonly #growing = computed(() => this.#garden.plantings().filter(({ endedOn }) => !endedOn));
 
-  /** all plantings in growth: those that are due in walking order, then the others by their day */
-  readonly stops = computed<readonly RoundStop[]>(() =>
-    planScoutingRound(
-      toWalk(
-        {
-          plantings: this.#garden.plantings(),
-          cases: this.#garden.cases(),
-          caseLines: this.#garden.caseLines(),
-          decisions: this.#garden.decisions(),
-          assessments: this.#garden.assessments(),
-          stops: this.#garden.stops(),
-          today: this.#garden.today(),
-          timeZone: this.#garden.summary().timeZone,
-        },
-        {
-          riskOf: (planting) => this.#riskOf(planting),
-          catching: (condition) => spreading.has(this.#library.conditions().get(condition)?.kind ?? ''),
-          at: (id) => middleOf(this.shapes(), id),
-        },
-      ),
-      this.#garden.today(),
-      this.#weather.recent(),
+  readonly #toWalk = computed(() =>
+    toWalk(
+      {
+        plantings: this.#garden.plantings(),
+        cases: this.#garden.cases(),
+        caseLines: this.#garden.caseLines(),
+        decisions: this.#garden.decisions(),
+        assessments: this.#garden.assessments(),
+        stops: this.#garden.stops(),
+        today: this.#garden.today(),
+        timeZone: this.#garden.summary().timeZone,
+      },
+      {
+        riskOf: (planting) => this.#riskOf(planting),
+        catching: (condition) => spreading.has(this.#library.conditions().get(condition)?.kind ?? ''),
+        at: (id) => middleOf(this.shapes(), id),
+      },
     ),
   );
+  /** all plantings in growth: those that are due in walking order, then the others by their day */
+  readonly stops = computed<readonly RoundStop[]>(() => planScoutingRound(this.#toWalk(), this.#garden.today(), this.#weather.recent()));
   readonly due = computed(() => this.stops().filter(({ due }) => due));
   readonly later = computed(() => this.stops().filter(({ due }) => !due));
   /** a round that was begun and not ended; the newest */
@@ -99,6 +96,13 @@ export class Scouting {
     const place = this.#places().find(({ host, setting }) => host === planting.host && setting === planting.setting);
     return place && this.#plans().get(keyOf(place));
   };
+
+  /** These plantings in the order in which they are looked at together: clean ones first, what is held apart last. */
+  together = (ids: readonly string[]): string[] =>
+    cleanToSick(
+      this.#toWalk().filter(({ id }) => ids.includes(id)),
+      this.#garden.today(),
+    );
 
   /** Begin a round over these plantings. @returns its id */
   async begin(walk: readonly string[], by: string): Promise<string> {

@@ -154,6 +154,7 @@ function gardenOf(all: GardenContents, canWrite: boolean) {
     lessons: signal(all.lessons),
     removals: signal(all.removals),
     drills: signal(all.drills),
+    decisions: signal(all.decisions),
     leafMeasurements: signal(all.leafMeasurements),
     groundEvents: signal(all.groundEvents),
     testSprays: signal(all.testSprays),
