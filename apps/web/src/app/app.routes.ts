@@ -67,7 +67,7 @@ export const routes: Routes = [
       { path: 'rests', title: 'Rests', loadComponent: () => import('./rests/rests-page').then((m) => m.RestsPage) },
       { path: 'around', title: 'Around the plants', loadComponent: () => import('./prevention/around-page').then((m) => m.AroundPage) },
       {
-        path: 'together/:place',
+        path: 'round/together/:place',
         title: 'Check as one',
         loadComponent: () => import('./scouting/collection-page').then((m) => m.CollectionPage),
       },

@@ -9,7 +9,7 @@ import { StatusMark } from '../gardens/status-mark';
 import { Library } from '../library/library';
 import { PlantingTitle } from '../library/planting-title';
 import { sessionFeature } from '../store/session-state';
-import { durationWord, fromToday } from '../shared/days';
+import { dayWord, durationWord, fromToday } from '../shared/days';
 import { Collections } from './collections';
 import { Scouting } from './scouting';
 import { ShelfDrawing } from './shelf-drawing';
@@ -70,7 +70,7 @@ export class CollectionPage {
   #held(planting: Planting): string {
     const [stops, today, { timeZone }] = [this.garden.stops(), this.garden.today(), this.garden.summary()];
     const state = quarantineOf(planting, { stops, timeZone, today });
-    return state ? `held apart until ${fromToday(state.until, today)}` : '';
+    return state ? `held apart until ${dayWord(state.until, today)}` : '';
   }
   /** some are sick here and not held apart */
   protected readonly toIsolate = computed(() =>
