@@ -67,7 +67,7 @@ interface NewPlanting {
 export async function newPlanting(page: Page, host: string, { plants, rows, plantedOn, heldFor }: NewPlanting = {}): Promise<void> {
   await goTo(page, 'Ground');
   await page.getByRole('link', { name: 'New planting' }).click();
-  await page.getByLabel('Plant, by any of its names').fill(host);
+  await page.getByRole('combobox', { name: 'Plant, by any of its names' }).fill(host);
   await page.getByRole('option', { name: host, exact: true }).click();
   if (plants) await page.getByLabel('How many plants').fill(plants);
   if (rows) await page.getByLabel('In how many rows').fill(rows);

@@ -41,7 +41,7 @@ test('a new gardener makes an account, a garden, a place and a planting, and tak
 
   await page.getByRole('link', { name: 'New planting' }).click();
   await expectAccessible(page);
-  await page.getByLabel('Plant, by any of its names').fill('spuds');
+  await page.getByRole('combobox', { name: 'Plant, by any of its names' }).fill('spuds');
   await page.getByRole('option', { name: 'Potato' }).click();
   await page.getByLabel('How many plants').fill('12');
   await page.getByRole('button', { name: 'Save the planting' }).click();

@@ -72,7 +72,8 @@ test('on a round the measure goes back to the stop that asked for it, without si
   await page.getByRole('button', { name: 'Keep it for the stop' }).click();
   await expect(page.getByText('by the leaf gauge')).toBeVisible();
   await expect(page.getByText(`${percent.toFixed(1)} % by the leaf gauge`)).toBeVisible();
-  await expect(page.getByRole('link', { name: '1 waiting' })).toBeVisible();
+  // The measure and the leaf's photo.
+  await expect(page.getByRole('link', { name: '2 waiting' })).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByRole('link', { name: '1 waiting' })).toBeHidden();
+  await expect(page.getByRole('link', { name: /waiting$/ })).toBeHidden();
 });

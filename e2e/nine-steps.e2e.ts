@@ -27,7 +27,7 @@ for (const { name, enter } of gardens)
       await page.getByLabel('Name').fill(row);
       await page.getByRole('button', { name: 'Save the place' }).click();
       await page.getByRole('link', { name: 'New planting' }).click();
-      await page.getByLabel('Plant, by any of its names').fill('runner bean');
+      await page.getByRole('combobox', { name: 'Plant, by any of its names' }).fill('runner bean');
       await page.getByRole('option').first().click();
       await page.getByLabel('Cultivar').fill('Towpath');
       await choose(page, 'Place', row);

@@ -48,7 +48,7 @@ test('white rot is taken out on the phone, ticked by who did it, and its bed sta
   const inFiveYears = new Date();
   inFiveYears.setUTCFullYear(inFiveYears.getUTCFullYear() + 5);
   const plant = async (host: string) => {
-    await page.getByLabel('Plant, by any of its names').fill(host);
+    await page.getByRole('combobox', { name: 'Plant, by any of its names' }).fill(host);
     await page.getByRole('option', { name: host, exact: true }).click();
     await page.getByLabel('Planted or sown on').fill(inFiveYears.toISOString().slice(0, 10));
     await page.keyboard.press('Tab');

@@ -157,7 +157,7 @@ test('a garden in gallons and Fahrenheit shows them, and stores the same', async
   await page.getByLabel('Name').fill('Back bed');
   await page.getByRole('button', { name: 'Save the place' }).click();
   await page.getByRole('link', { name: 'New planting' }).click();
-  await page.getByLabel('Plant, by any of its names').fill('rose');
+  await page.getByRole('combobox', { name: 'Plant, by any of its names' }).fill('rose');
   await page.getByRole('option', { name: 'Rose', exact: true }).click();
   await page.getByLabel('How many plants').fill('3');
   await page.getByRole('button', { name: 'Save the planting' }).click();

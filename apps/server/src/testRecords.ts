@@ -30,7 +30,16 @@ export const settings: GardenSettings = {
   weatherStation: null,
 };
 
-export const bed: Written<'places'> = { name: 'Bed', kind: 'bed', setting: 'outdoor', areaM2: null, shape: null, note: '', endedOn: null };
+export const bed: Written<'places'> = {
+  name: 'Bed',
+  kind: 'bed',
+  setting: 'outdoor',
+  areaM2: null,
+  shape: null,
+  light: null,
+  note: '',
+  endedOn: null,
+};
 
 export const planting = (placeId: string): Written<'plantings'> => ({
   placeId,

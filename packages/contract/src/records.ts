@@ -27,6 +27,7 @@ import {
   hiding,
   id,
   instant,
+  light,
   longText,
   monthDay,
   onset,
@@ -65,6 +66,8 @@ export const place = z.strictObject({
   setting,
   areaM2: z.number().positive().max(1_000_000).nullable(),
   shape: shape.nullable().default(null),
+  /** none: not said */
+  light: light.nullable().default(null),
   note: longText,
   endedOn: day.nullable(),
 });

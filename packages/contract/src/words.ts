@@ -26,6 +26,8 @@ export const placeKind = z.enum([
   'housing',
   'other',
 ]);
+/** how much of a summer's day the sun reaches it */
+export const light = z.enum(['sun', 'half', 'shade']);
 /** what a threshold is counted in; `any`: one plant is too many */
 export const measure = z.enum([
   'any',

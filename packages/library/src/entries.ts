@@ -22,6 +22,7 @@ export const host = z.strictObject({
   eaten: z.boolean(),
   sometimesEaten: z.boolean().default(false).describe('some people eat it: whether this planting is eaten is asked'),
   deciduous: z.boolean().default(false).describe('woody, and bare in winter'),
+  bearsShade: z.boolean().default(false).describe('does well in half a day of sun'),
   tender: z.boolean().default(false).describe('the first frost ends it'),
   leaf: leafShape,
   habit: z.enum(['tuft', 'bush', 'climber', 'blades', 'tree', 'tray', 'heap']).describe('how the whole plant stands'),

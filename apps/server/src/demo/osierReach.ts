@@ -41,6 +41,7 @@ const place = (
   setting,
   areaM2: Math.round(width * depth * 100) / 100,
   shape: { kind: 'rectangle', x, y, width, depth, turn: 0 },
+  light: setting === 'outdoor' ? 'sun' : null,
   note,
   endedOn: null,
 });

@@ -90,6 +90,7 @@ export const places = pgTable(
     setting: text('setting').notNull(),
     areaM2: doublePrecision('area_m2'),
     shape: jsonb('shape'),
+    light: text('light'),
     note: text('note').notNull(),
     endedOn: date('ended_on'),
   },

@@ -44,8 +44,15 @@ describe('an assignment', () => {
 });
 
 describe('a rotation', () => {
-  const slot = (placeId: string, areaM2 = 10) => ({ placeId, setting: 'outdoor', areaM2 });
-  const crop = (id: string, family: string, placeId: string, areaM2 = 10) => ({ id, family, placeId, setting: 'outdoor', areaM2 });
+  const slot = (placeId: string, areaM2 = 10) => ({ placeId, setting: 'outdoor', areaM2, light: null });
+  const crop = (id: string, family: string, placeId: string, areaM2 = 10) => ({
+    id,
+    family,
+    placeId,
+    setting: 'outdoor',
+    areaM2,
+    bearsShade: false,
+  });
   const question: RotationQuestion = {
     crops: [crop('onions', 'allium', 'a'), crop('cabbages', 'brassica', 'b'), crop('beans', 'pea', 'c')],
     slots: [slot('a'), slot('b'), slot('c')],
@@ -72,6 +79,23 @@ describe('a rotation', () => {
     expect(plan.places.find(({ crop: id }) => id === 'beans')!.reasons).toMatchObject([{ code: 'same-family', years: 1 }]);
     expect(swapCost(question, 'beans', 'b').extra).toBe(0);
     expect(() => swapCost(question, 'beans', 'z')).toThrow('no z');
+  });
+
+  test('what wants sun goes where there is sun; what bears shade gives way', () => {
+    const dark = { ...slot('dark'), light: 'half' as const };
+    const bright = { ...slot('bright'), light: 'sun' as const };
+    const crops = [{ ...crop('lettuces', 'x', 'bright'), bearsShade: true }, crop('tomatoes', 'y', 'dark')];
+    const { places, cost } = planRotation({ ...question, crops, slots: [dark, bright] });
+    expect(places.map(({ crop: id, placeId }) => [id, placeId])).toEqual([
+      ['lettuces', 'dark'],
+      ['tomatoes', 'bright'],
+    ]);
+    expect(cost).toBe(0);
+    const only = (light: 'sun' | 'half' | 'shade' | null, bearsShade: boolean) =>
+      planRotation({ ...question, crops: [{ ...crop('one', 'x', 'a'), bearsShade }], slots: [{ ...slot('a'), light }] }).cost;
+    // Sun, half, shade, not said: for what wants sun, and for what bears half a day of it.
+    expect((['sun', 'half', 'shade', null] as const).map((light) => only(light, false))).toEqual([0, 20, 60, 0]);
+    expect((['sun', 'half', 'shade', null] as const).map((light) => only(light, true))).toEqual([0, 0, 20, 0]);
   });
 
   test('what does not fit its ground, or stands under glass, is told', () => {

@@ -11,6 +11,8 @@ export interface RotationCrop {
   readonly setting: string;
   /** ground that it takes; not known: as much as where it stands */
   readonly areaM2: number | null;
+  /** it does well in half a day of sun */
+  readonly bearsShade: boolean;
 }
 
 /** A place, or a part of one, that takes one crop. */
@@ -18,6 +20,8 @@ export interface RotationSlot {
   readonly placeId: string;
   readonly setting: string;
   readonly areaM2: number | null;
+  /** nothing where nobody said it */
+  readonly light: 'sun' | 'half' | 'shade' | null;
 }
 
 /** What grew in a place, by the year in which it last stood there. */
@@ -29,7 +33,7 @@ export interface GrewThere {
 
 /** Why a crop should not go somewhere. */
 export interface RotationReason {
-  readonly code: 'rests' | 'setting' | 'same-family' | 'area';
+  readonly code: 'rests' | 'setting' | 'same-family' | 'light' | 'area';
   readonly cost: number;
   /** the trouble, for what rests; years since it grew there, for a family */
   readonly of?: string | undefined;
@@ -60,8 +64,11 @@ export interface RotationQuestion {
 }
 
 // What each line weighs beside the others: our estimate. Ground that rests is closed, and a plant of the house does not go into a bed; a family comes
-// back after four years at the soonest; a crop that does not fit its ground costs by how much.
+// back after four years at the soonest; a crop that wants sun loses about a third of its crop in half a day of it and most in shade, one that bears shade
+// a third in deep shade; a crop that does not fit its ground costs by how much.
 const [restCost, settingCost, familyCost, areaCost] = [1000, 1000, 60, 8];
+const darkness = { sun: 0, half: 1, shade: 2 } as const;
+const lightCost = [0, 20, 60] as const;
 const familyYears = 4;
 const agreed = 1e-6;
 
@@ -70,6 +77,7 @@ export function reasonsAgainst(crop: RotationCrop, slot: RotationSlot, { rests, 
   const year = Number(on.slice(0, 4));
   const last = grew.filter(({ placeId, family }) => placeId === slot.placeId && family === crop.family).map((one) => one.year);
   const years = year - Math.max(...last, -Infinity);
+  const dark = Math.max(0, darkness[slot.light ?? 'sun'] - (crop.bearsShade ? 1 : 0));
   const apart = crop.areaM2 !== null && slot.areaM2 !== null && slot.areaM2 > 0 ? Math.abs(Math.log(crop.areaM2 / slot.areaM2)) : 0;
   return [
     ...restsAgainst(rests, slot.placeId, crop.family, on).map(({ condition }): RotationReason => ({
@@ -79,6 +87,7 @@ export function reasonsAgainst(crop: RotationCrop, slot: RotationSlot, { rests, 
     })),
     ...(crop.setting === slot.setting ? [] : [{ code: 'setting' as const, cost: settingCost }]),
     ...(years > 0 && years < familyYears ? [{ code: 'same-family' as const, cost: familyCost / years ** 2, years }] : []),
+    ...(dark > 0 ? [{ code: 'light' as const, cost: lightCost[dark]! }] : []),
     ...(apart > Math.log(1.25) ? [{ code: 'area' as const, cost: areaCost * apart }] : []),
   ];
 }
@@ -87,7 +96,7 @@ const costOf = (reasons: readonly RotationReason[]) => reasons.reduce((sum, { co
 
 /**
  * Where each crop goes in the coming season, so that all together break as few rules as can be: ground that rests, families that come back too soon,
- * ground that is too small or too large.
+ * places that are too dark, ground that is too small or too large.
  *
  * @throws RangeError where there are fewer slots than crops
  */

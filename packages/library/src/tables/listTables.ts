@@ -18,6 +18,7 @@ const places = each('places', 'name', [
   { name: 'kind', says: 'bed, tunnel, windowsill, …', of: ({ kind }) => kind },
   { name: 'setting', says: 'outdoor, greenhouse, indoor or hydroponic', of: ({ setting }) => setting },
   { name: 'areaM2', says: 'square metres', of: ({ areaM2 }) => areaM2 },
+  { name: 'light', says: 'sun, half or shade', of: ({ light }) => light },
   { name: 'endedOn', says: 'last day', of: ({ endedOn }) => endedOn },
   note,
 ]);

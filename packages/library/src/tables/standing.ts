@@ -100,7 +100,7 @@ export class Standing {
       made.push({
         subject: 'places',
         record: placeId,
-        value: { name, kind: named.kind, setting: named.setting, areaM2: null, shape: null, note: '', endedOn: null },
+        value: { name, kind: named.kind, setting: named.setting, areaM2: null, shape: null, light: null, note: '', endedOn: null },
       });
     }
     const id = v5(key, gardenId);

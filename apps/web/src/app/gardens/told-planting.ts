@@ -33,6 +33,7 @@ export const placeOf = <P extends { readonly setting: Setting; readonly endedOn:
 export const firstPlace = (setting: Setting): PlaceValue => ({
   ...firstPlaces[setting],
   areaM2: null,
+  light: null,
   shape: null,
   note: '',
   endedOn: null,

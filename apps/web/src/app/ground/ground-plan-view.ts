@@ -229,6 +229,7 @@ export class PlanView {
               kind: kind ?? 'bed',
               setting: 'outdoor',
               areaM2: Math.round(planArea(shape) * 100) / 100,
+              light: null,
               shape,
               note: '',
               endedOn: null,

@@ -62,7 +62,7 @@ export function recordsOf(
     const [id, shape] = [placeId(name), shapes.get(name) ?? null];
     ids.set(folded(name), id);
     const areaM2 = shape && Math.round(planArea(shape) * 100) / 100;
-    made.push({ subject: 'places', id, value: { name, kind, setting, areaM2, shape, note: '', endedOn: null } });
+    made.push({ subject: 'places', id, value: { name, kind, setting, areaM2, shape, light: null, note: '', endedOn: null } });
     return id;
   };
   for (const name of shapes.keys()) idOf({ kind: 'bed', setting: 'outdoor', ...placeNamed(name), name });

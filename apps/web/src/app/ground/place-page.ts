@@ -13,7 +13,7 @@ import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
 import { injectLeaveFor } from '../shared/leave-for';
 import { Submission } from '../shared/submission';
-import { placeKindWords, settingWords } from '../shared/words';
+import { lightWords, placeKindWords, settingWords } from '../shared/words';
 
 type PlaceValue = Written<'places'>;
 
@@ -51,6 +51,15 @@ type PlaceValue = Written<'places'>;
             </mat-select>
           </mat-form-field>
           <mat-form-field>
+            <mat-label>Sun in summer</mat-label>
+            <mat-select formControlName="light">
+              <mat-option [value]="null">not said</mat-option>
+              @for (light of lights; track light[0]) {
+                <mat-option [value]="light[0]">{{ light[1] }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field>
             <mat-label>Area in m² (if you like)</mat-label>
             <input matInput type="number" step="any" formControlName="areaM2" />
             @if (form.controls.areaM2.invalid) {
@@ -83,11 +92,13 @@ export class PlacePage implements OnInit {
   readonly place = input<string>();
   protected readonly kinds = Object.entries(placeKindWords);
   protected readonly settings = Object.entries(settingWords);
+  protected readonly lights = Object.entries(lightWords);
   protected readonly groundLink = ['/g', this.#garden.summary().id, 'ground'];
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(120)] }),
     kind: new FormControl<PlaceValue['kind']>('bed', { nonNullable: true }),
     setting: new FormControl<PlaceValue['setting']>('outdoor', { nonNullable: true }),
+    light: new FormControl<PlaceValue['light']>(null),
     areaM2: new FormControl<number | null>(null, [Validators.min(0.01), Validators.max(1_000_000)]),
     note: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(4000)] }),
   });

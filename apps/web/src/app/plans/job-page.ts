@@ -20,7 +20,7 @@ import { Submission } from '../shared/submission';
 import { amountWord, fromField, measures, toField } from '../shared/units';
 import { advice } from '../shared/words';
 import { sessionFeature } from '../store/session-state';
-import { ContactTimer } from './contact-timer';
+import { ContactTimer } from '../shared/contact-timer';
 import { JobInHand } from './job-in-hand';
 import type { StepId } from './job-in-hand';
 import { JobMix } from './job-mix';

@@ -15,6 +15,7 @@ import { PhotoTaker } from '../gardens/photo-taker';
 import { Records } from '../gardens/records';
 import { Library } from '../library/library';
 import { hidingOf } from '../recovery/case-facts';
+import { ContactTimer } from '../shared/contact-timer';
 import { dayWord, instantWord } from '../shared/days';
 import { advice } from '../shared/words';
 import { sessionFeature } from '../store/session-state';
@@ -31,7 +32,7 @@ const usualRules: RemovalRules = {
 /** Taking plants out, step by step on a phone: who did what when, what must be called in first, and where it may have come from. */
 @Component({
   selector: 'fn-removal-page',
-  imports: [CaseHead, MatButtonModule, PhotoTaker, RouterLink],
+  imports: [CaseHead, ContactTimer, MatButtonModule, PhotoTaker, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styleUrl: './removal-page.scss',
   templateUrl: './removal-page.html',
@@ -70,6 +71,13 @@ export class RemovalPage {
     );
   });
   protected readonly authority = computed(() => this.#region()?.authority ?? usualRules.authority);
+  /** instant at which the disinfectant began to act */
+  protected readonly startedAt = signal<string | undefined>(undefined);
+  /** The clock goes by the device's own time. */
+  protected startClock(): void {
+    this.startedAt.set(new Date().toISOString());
+  }
+
   protected readonly steps = computed(() => {
     const [condition, planting] = [this.#condition(), this.planting()];
     if (!planting) return [];

@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import type { Written } from '@field-nurse/contract';
 import { Store } from '@ngrx/store';
 import { ApiError } from '../api/api-error';
 import { Garden } from '../gardens/garden';
 import { Records } from '../gardens/records';
+import { ContactTimer } from '../shared/contact-timer';
 import { dayWord } from '../shared/days';
 import { sessionFeature } from '../store/session-state';
 
@@ -25,7 +26,7 @@ const newest = 12;
 /** Who went into ground that rests, in which order, and what was cleaned afterwards. */
 @Component({
   selector: 'fn-going-in',
-  imports: [MatButtonModule],
+  imports: [ContactTimer, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     :host {
@@ -99,13 +100,15 @@ const newest = 12;
             }
           </select>
         </label>
-        <p class="fn-small">
-          {{
-            agentNow().minutes > 0
-              ? 'It must act for ' + (agentNow().minutes === 1 ? 'a minute' : agentNow().minutes + ' minutes') + '. '
-              : ''
-          }}{{ agentNow().keeps }} The label in your hand comes first.
-        </p>
+        <p class="fn-small">{{ agentNow().keeps }} The label in your hand comes first.</p>
+        @if (agentNow().minutes; as minutes) {
+          <fn-contact-timer
+            [word]="'It must act for ' + (minutes === 1 ? 'a minute' : minutes + ' minutes') + '.'"
+            [minutes]="minutes"
+            [startedAt]="startedAt()"
+            (started)="begin()"
+          />
+        }
         @if (refusal()) {
           <p class="fn-stop" role="alert">{{ refusal() }}</p>
         }
@@ -142,6 +145,8 @@ export class GoingIn {
   protected readonly chosen = signal<ReadonlySet<string>>(new Set(['boots', 'spade']));
   protected readonly picked = signal(0);
   protected readonly agentNow = computed(() => disinfectants[this.picked()] ?? disinfectants[0]);
+  /** instant at which what was picked began to act */
+  protected readonly startedAt = linkedSignal<number, string | undefined>({ source: this.picked, computation: () => undefined });
   protected readonly isBusy = signal(false);
   protected readonly refusal = signal('');
 
@@ -161,6 +166,11 @@ export class GoingIn {
         return { id, day: dayWord(happenedOn, this.garden.today()), words };
       }),
   );
+
+  /** The clock goes by the device's own time, as long as it takes. */
+  protected begin(): void {
+    this.startedAt.set(new Date().toISOString());
+  }
 
   protected toggle(thing: string): void {
     const next = new Set(this.chosen());

@@ -41,13 +41,20 @@ test('crops of this season move; what stands for years stays, and its place is n
   expect(isOptimal).toBe(true);
 });
 
+test('the light of a place and what a crop bears come into the question', () => {
+  const { crops, slots } = rotationQuestion(facts({ places: [bed('a', { light: 'half' }), bed('b')] }));
+  expect(slots.map(({ light }) => light)).toEqual(['half', null]);
+  expect(crops.every(({ bearsShade }) => bearsShade)).toBe(true);
+  expect(rotationQuestion(facts({ plantings: [crop('t', 'tomato', 'a')] })).crops[0]!.bearsShade).toBe(false);
+});
+
 test('a bed takes as many as it takes now, each with its part of the ground', () => {
   const question = rotationQuestion(
     facts({ plantings: [crop('x', 'leek', 'a'), crop('y', 'kale', 'a')], places: [bed('a', { areaM2: 12 })] }),
   );
   expect(question.slots).toEqual([
-    { placeId: 'a', setting: 'outdoor', areaM2: 6 },
-    { placeId: 'a', setting: 'outdoor', areaM2: 6 },
+    { placeId: 'a', setting: 'outdoor', areaM2: 6, light: null },
+    { placeId: 'a', setting: 'outdoor', areaM2: 6, light: null },
   ]);
 });
 

@@ -31,7 +31,16 @@ export function rotationQuestion({ plantings, places, hosts, rests, sights, toda
     if (!host || stays(host) || planting.plantedOn < from || planting.plantedOn > to) return [];
     const place = places.find(({ id }) => id === planting.placeId);
     return place
-      ? [{ id: planting.id, family: host.family, placeId: place.id, setting: place.setting, areaM2: areaOf(place, plantings) }]
+      ? [
+          {
+            id: planting.id,
+            family: host.family,
+            placeId: place.id,
+            setting: place.setting,
+            areaM2: areaOf(place, plantings),
+            bearsShade: host.bearsShade,
+          },
+        ]
       : [];
   });
   const used = new Set(crops.map(({ placeId }) => placeId));
@@ -46,6 +55,7 @@ export function rotationQuestion({ plantings, places, hosts, rests, sights, toda
       placeId: place.id,
       setting: place.setting,
       areaM2: areaOf(place, plantings),
+      light: place.light,
     }));
   });
   const grew: GrewThere[] = [

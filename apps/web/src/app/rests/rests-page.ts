@@ -191,6 +191,7 @@ export class RestsPage {
   #reasonWord({ code, of, years }: RotationReason): string {
     if (code === 'rests') return `${this.library.conditionName(of ?? '').toLowerCase()} lasts in its soil`;
     if (code === 'setting') return 'it stands otherwise: under glass or in the open';
+    if (code === 'light') return 'it gets less sun there than this wants';
     if (code === 'same-family') return years === 1 ? 'its family was there this season' : `its family was there ${years} years before`;
     return 'its ground is much smaller or larger';
   }

@@ -14,6 +14,9 @@ export const settingWords: Readonly<Record<string, string>> = {
   hydroponic: 'Water culture',
 };
 
+/** How much of a summer's day the sun reaches a place. */
+export const lightWords: Readonly<Record<string, string>> = { sun: 'most of the day', half: 'about half of it', shade: 'hardly any' };
+
 export const placeKindWords: Readonly<Record<string, string>> = {
   room: 'Room',
   bed: 'Bed',

@@ -42,6 +42,7 @@ export const place: Place = {
   setting: 'outdoor',
   areaM2: null,
   shape: null,
+  light: null,
   note: '',
   endedOn: null,
 };

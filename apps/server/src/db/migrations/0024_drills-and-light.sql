@@ -8,6 +8,7 @@ CREATE TABLE "drills" (
 	CONSTRAINT "drills_garden_id_id_pk" PRIMARY KEY("garden_id","id")
 );
 --> statement-breakpoint
+ALTER TABLE "places" ADD COLUMN "light" text;--> statement-breakpoint
 ALTER TABLE "leaf_measurements" ADD COLUMN "photos" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "drills" ADD CONSTRAINT "drills_garden_id_gardens_id_fk" FOREIGN KEY ("garden_id") REFERENCES "public"."gardens"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "drills_by_time" ON "drills" USING btree ("garden_id","held_at");
