@@ -44,8 +44,9 @@ const pictures = [
     shows: 'What decides between the first two',
   },
   { name: 'drills', path: 'drills', shows: 'How your eye does' },
-  { name: 'removal-phone', cause: 'White rot', tab: '/removal', size: phone },
   { name: 'rests', path: 'rests', shows: 'Going in', look: 'dark' },
+  // It writes: it stands last.
+  { name: 'removal-phone', cause: 'Late blight', tab: '/removal', size: phone, press: 'Begin', as: 'button', shows: 'Put on' },
 ];
 
 await buildAll();
