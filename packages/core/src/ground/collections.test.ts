@@ -1,5 +1,5 @@
 import type { PlanShape } from '.';
-import { cleanToSick, collectionsOf, crowding } from '.';
+import { cleanToSick, collectionsOf, crowding, warmSpell } from '.';
 import type { ToWalk } from '.';
 
 const box = (x: number, y: number, width: number, depth: number): PlanShape => ({ kind: 'rectangle', x, y, width, depth, turn: 0 });
@@ -32,6 +32,14 @@ test('how far apart pots stand, and how many a hand reaches', () => {
     [3, NaN, 1],
   ] as const)
     expect(() => crowding(plants, area, depth, 1)).toThrow(RangeError);
+});
+
+test('a warm spell is three days in a row, three degrees above what was of late', () => {
+  const days = (...means: number[]) => means.map((meanC, i) => ({ day: `2026-03-0${i + 1}`, meanC }));
+  expect(warmSpell(days(8, 13, 14, 15, 9), 10)).toEqual({ day: '2026-03-02', meanC: 14 });
+  expect(warmSpell(days(13, 13, 12.9, 13, 13), 10)).toBeNull();
+  expect(warmSpell(days(20, 20), 10)).toBeNull();
+  expect(warmSpell([], 10)).toBeNull();
 });
 
 test('from clean to sick, and what is held apart last', () => {

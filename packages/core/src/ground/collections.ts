@@ -59,3 +59,30 @@ export function crowding(plants: number, areaM2: number, depthM: number, sides: 
   const reached = Math.min(1, (sides * armM) / depthM);
   return { apartCm, isCrowded: apartCm < crowdedCm, reached, plantsReached: Math.floor(plants * reached + rounding) };
 }
+
+/** A day that is expected, with its mean. */
+interface ExpectedDay {
+  readonly day: string;
+  readonly meanC: number;
+}
+
+const spellDays = 3;
+// So much warmer, pests of warm places breed two fifths faster: at 15 °C over a threshold of 8, seven degrees become ten.
+const spellC = 3;
+
+/**
+ * The first warm spell that is expected: three days in a row that are three degrees warmer than it was of late. What slept wakes, and what breeds breeds
+ * faster.
+ *
+ * @param days - to come, in order
+ * @param latelyC - mean of the last days, °C
+ * @returns its first day and the mean of its three days; nothing where none is expected
+ */
+export function warmSpell(days: readonly ExpectedDay[], latelyC: number): ExpectedDay | null {
+  for (let i = 0; i + spellDays <= days.length; i++) {
+    const spell = days.slice(i, i + spellDays);
+    if (spell.every(({ meanC }) => meanC >= latelyC + spellC))
+      return { day: spell[0]!.day, meanC: spell.reduce((sum, { meanC }) => sum + meanC, 0) / spellDays };
+  }
+  return null;
+}

@@ -5,7 +5,7 @@ export { plantSpot, rowsOf, stripsOf } from './rows.js';
 export { layOutIn, layOutUndrawn } from './layOut.js';
 
 // The round
-export { collectionsOf, crowding } from './collections.js';
+export { collectionsOf, crowding, warmSpell } from './collections.js';
 export type { Crowding, SharedPlace } from './collections.js';
 export { cleanToSick, isYoung, planScoutingRound, pressingStops } from './scoutingRound.js';
 export type { FirstSight, RecentWeather, RoundReason, RoundStop, ToWalk } from './scoutingRound.js';

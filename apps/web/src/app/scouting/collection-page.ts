@@ -11,12 +11,16 @@ import { PlantingTitle } from '../library/planting-title';
 import { sessionFeature } from '../store/session-state';
 import { dayWord, durationWord, fromToday } from '../shared/days';
 import { Collections } from './collections';
+import type { Collection, Waker } from './collections';
 import { Scouting } from './scouting';
 import { ShelfDrawing } from './shelf-drawing';
 
 // To turn a plant and look below and between takes about so long.
 const minutesAPlant = 0.5;
 const mostWakers = 3;
+
+/** Three times in a generation, so that what was missed has not yet bred. */
+const lookEvery = ({ days }: Waker) => Math.max(2, Math.round(days / 3));
 
 /** A room, a shelf or a crowd of pots as one thing to check: who stands there in the order clean to sick, what a hand reaches, and when to come back. */
 @Component({
@@ -85,11 +89,21 @@ export class CollectionPage {
     return fastest
       ? {
           meanC: Math.round(meanC),
-          again: Math.max(2, Math.round(fastest.days / 3)),
+          again: lookEvery(fastest),
+          spell: this.#spellWord(one),
           wakers: wakers.slice(0, mostWakers).map(({ condition, days }) => ({ condition, days })),
         }
       : null;
   });
+
+  /** "From 3 Mar it is 14 °C: then look every 5 days." */
+  #spellWord(one: Collection): string {
+    const spell = this.#collections.spellOf(one);
+    const fastest = spell ? this.#collections.wakers(one, spell.meanC)[0] : undefined;
+    return spell && fastest
+      ? `It turns warm: about ${Math.round(spell.meanC)} °C from ${dayWord(spell.day, this.garden.today())}. Then look every ${lookEvery(fastest)} days.`
+      : '';
+  }
 
   protected async begin(): Promise<void> {
     const walk = this.rows().map(({ planting }) => planting.id);

@@ -1,7 +1,9 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { susceptibility } from '@field-nurse/core/diagnosis';
-import { boundsOf, collectionsOf, planArea } from '@field-nurse/core/ground';
+import { boundsOf, collectionsOf, planArea, warmSpell } from '@field-nurse/core/ground';
 import { generationDays } from '@field-nurse/core/season';
+import { dayAt } from '@field-nurse/core/timing';
+import { groups, mean } from 'd3';
 import { Garden } from '../gardens/garden';
 import type { Planting } from '../gardens/plantings-now';
 import { Library } from '../library/library';
@@ -13,6 +15,7 @@ const sharedKinds: ReadonlySet<string> = new Set(['room', 'tunnel', 'greenhouse'
 const fewestPlantings = 2;
 // Of a heated room nobody measures it here.
 const roomC = 20;
+const wholeDay = 20;
 
 /** Plants that share a room, a shelf or a crowd of pots, as one thing to look at. */
 export interface Collection {
@@ -76,6 +79,19 @@ export class Collections {
     if (indoor) return roomC;
     const warm = this.#weather.measured().flatMap(({ temperatureC }) => temperatureC ?? []);
     return warm.length === 0 ? null : warm.reduce((sum, one) => sum + one, 0) / warm.length;
+  }
+
+  /** The warm spell that the forecast tells; none in a room, whose warmth nobody measures here. */
+  spellOf(one: Collection): { readonly day: string; readonly meanC: number } | null {
+    const lately = one.indoor ? null : this.warmthOf(one);
+    if (lately === null) return null;
+    const { timeZone } = this.#garden.summary();
+    const days = groups(this.#weather.forecast(), ({ at }) => dayAt(at, timeZone)).flatMap(([day, hours]) => {
+      const meanC = mean(hours, ({ temperatureC }) => temperatureC);
+      // Part of a day says nothing of its mean.
+      return meanC === undefined || hours.length < wholeDay ? [] : [{ day, meanC }];
+    });
+    return warmSpell(days, lately);
   }
 
   /** Pests that what stands there may get, the fastest first. */

@@ -37,6 +37,27 @@ test('a room with its shelf is one thing to check: who stands there, what a hand
   expect(page.getByRole('button', { name: 'Check all of it' })).toBeTruthy();
 });
 
+test('under glass the forecast’s warm spell shortens the time between looks', async () => {
+  const hours = (days: readonly string[], temperatureC: number) =>
+    days.flatMap((day) => Array.from({ length: 24 }, (_, h) => ({ at: `${day}T${String(h).padStart(2, '0')}:00:00.000Z`, temperatureC })));
+  const weather = {
+    measured: () => hours(['2026-07-17'], 14),
+    forecast: () => hours(['2026-07-19', '2026-07-20', '2026-07-21', '2026-07-22', '2026-07-23'], 22),
+    recent: () => undefined,
+  };
+  const glass = { ...room, kind: 'greenhouse' as const, setting: 'greenhouse' as const };
+  const { text } = await show(
+    CollectionPage,
+    { place: 'room' },
+    {
+      garden: { ...garden, places: [glass, shelf] },
+      providers: [providers[0]!, { provide: GardenWeather, useValue: weather }],
+    },
+  );
+  expect(text()).toContain('At about 14 °C, the mean of the last days,');
+  expect(text()).toMatch(/It turns warm: about 22 °C from (19|20) Jul\. Then look every \d+ days\./);
+});
+
 test('one plant is no collection, nor is what is not there', async () => {
   const { text } = await show(CollectionPage, { place: 'room' }, { garden: { ...garden, plantings: [hoya] }, providers });
   expect(text()).toContain('Nothing to check as one');
