@@ -58,7 +58,7 @@ describe('an eye that is tried', () => {
       return { truth, guess: Math.round(limit(says(truth) + scatter * normalDraw(random))) };
     });
   };
-  const seeds = Array.from({ length: 40 }, (_, i) => i + 1);
+  const seeds = Array.from({ length: 30 }, (_, i) => i + 1);
 
   test.each(Object.entries(learners))('%s: found within a point', (_, says) => {
     const eyes = seeds.map((seed) => triedEye(series(says, 3, seed))!);
@@ -93,7 +93,7 @@ describe('an eye that is tried', () => {
     expect(triedEye(right.slice(0, fewestGuesses))).toBeDefined();
     const told = seeds.filter((seed) => triedEye(series((truth) => truth, 5, seed))!.corrected(20).isTold);
     // Eight of ten: chance alone tells two.
-    expect(told.length).toBeLessThanOrEqual(14);
+    expect(told.length).toBeLessThanOrEqual(11);
     expect(triedEye(series((truth) => truth + 10, 5, 3))!.corrected(20).isTold).toBe(true);
   });
 

@@ -24,7 +24,7 @@ export const fewestGuesses = 12;
 // Over this much of the scale from none to all, guesses speak for each other: half of them within a tenth of the leaf at low damage.
 const reach = 0.16;
 const eightOfTen = 1.2816;
-const step = 0.5;
+const step = 1;
 
 /** Scale on which a percentage scatters about alike at both ends: the angle whose sine is its root (Fisher). */
 const angleOf = (percent: number) => Math.asin(Math.sqrt(Math.min(100, Math.max(0, percent)) / 100));
@@ -52,7 +52,9 @@ export function triedEye(guesses: readonly Guess[]): TriedEye | undefined {
   const misses = guesses.map(({ truth, guess }) => ({ truth, miss: guess - truth }));
   const [first, last] = [Math.min(...misses.map(({ truth }) => truth)), Math.max(...misses.map(({ truth }) => truth))];
   const localAt = (truth: number) => local(misses, Math.min(last, Math.max(first, truth)));
-  const said = risingCurve((truth) => truth + localAt(truth).bias);
+  let curve: ((said: number) => number) | undefined;
+  // Read only where something is corrected.
+  const said = (guess: number) => (curve ??= risingCurve((truth) => truth + localAt(truth).bias))(guess);
   return {
     biasAt: (truth) => localAt(truth).bias,
     corrected: (guess) => {
