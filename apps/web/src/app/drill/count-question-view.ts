@@ -4,7 +4,7 @@ import { CrawlerPicture } from './crawler-picture';
 import type { CountQuestion } from './drill-question';
 
 /** How long the animals are seen. */
-export const seenMs = 3000;
+const seenMs = 3000;
 
 /** Animals that are seen for three seconds and then counted from memory. */
 @Component({

@@ -9,7 +9,7 @@ import { Library } from '../library/library';
 import type { LooksQuestion } from './drill-question';
 
 /** As many looks as a hurried grower takes. */
-export const mostLooks = 3;
+const mostLooks = 3;
 
 /** What was named in the end, and what the looks that led there were worth. */
 export interface Named {
@@ -59,6 +59,7 @@ export interface Named {
               <li>You named it without a look.</li>
             }
           </ol>
+          <p class="fn-small">A bit halves what it may still be.</p>
         } @else {
           <ul class="looks">
             @for (look of question().board.open; track look) {

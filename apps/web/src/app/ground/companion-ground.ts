@@ -9,7 +9,7 @@ import { Garden } from '../gardens/garden';
 import { Library } from '../library/library';
 
 /** A kind that resists a trouble which this garden has had. */
-export interface ResistantKind {
+interface ResistantKind {
   readonly condition: string;
   readonly hosts: readonly string[];
   readonly efficacy: readonly [number, number];
