@@ -94,7 +94,7 @@ export class DrillSitting {
     if (this.isOver()) return;
     this.isOver.set(true);
     this.question.set(undefined);
-    if (this.#answers().length === 0) return;
+    if (this.#answers().length === 0 || !this.#garden.canWrite()) return;
     const drill = { heldAt: this.#garden.now(), by: this.#eye.name(), answers: [...this.#answers()] };
     try {
       await this.#records.saveOrKeep('drills', crypto.randomUUID(), 0, drill, 'Drill kept.');

@@ -25,13 +25,14 @@ import { PercentQuestionView } from './percent-question-view';
 export class SittingPage {
   protected readonly garden = inject(Garden);
   protected readonly sitting = inject(DrillSitting);
-  readonly #library = inject(Library);
+  protected readonly library = inject(Library);
   /** one kind alone */
   readonly kind = input<string>();
 
   protected readonly wanted = computed(() => drillKinds.find((one) => one === this.kind()));
   protected readonly title = computed(() => (this.wanted() ? drillWords[this.wanted()!].name : 'Three minutes'));
-  protected readonly isReady = computed(() => !!this.#library.known());
+  /** Stages and what tells look-alikes apart come with the second part of the library. */
+  protected readonly isReady = computed(() => !!this.library.index());
   protected readonly gone = computed(() => Math.min(100, (100 * this.sitting.seconds()) / sittingSeconds));
   protected readonly clock = computed(() => {
     const left = Math.ceil(this.sitting.left());

@@ -1,4 +1,8 @@
-import { show } from '../testing/show';
+import type { PartName } from '@field-nurse/library/parts';
+import { partsOf } from '@field-nurse/library/parts';
+import { NEVER, of } from 'rxjs';
+import { Api } from '../api/api';
+import { reference, show } from '../testing/show';
 import { Records } from '../gardens/records';
 import { SittingPage } from './sitting-page';
 
@@ -70,6 +74,23 @@ test('looks are counted, worth something, and end in a name', async () => {
   const [answer] = kept[0]!.value.answers as unknown as { looks: number; bits: number; bestBits: number }[];
   expect(answer).toMatchObject({ kind: 'look-alikes', looks: 3 });
   expect(answer!.bits).toBeLessThanOrEqual(answer!.bestBits + 1e-9);
+});
+
+test('it waits for the second part of the library, without which no stage can be asked', async () => {
+  const { diagnosis } = partsOf(reference);
+  const api = { libraryPart: (part: PartName) => (part === 'diagnosis' ? of(diagnosis) : NEVER) };
+  const { text } = await show(SittingPage, { kind: 'stage' }, { providers: [...records().providers, { provide: Api, useValue: api }] });
+  expect(text()).toContain('The library is on its way');
+  expect(text()).not.toContain('Nothing was asked');
+});
+
+test('who may only look keeps nothing, and is told so', async () => {
+  const { kept, providers } = records();
+  const { press, text } = await show(SittingPage, { kind: 'stage' }, { providers, canWrite: false });
+  await press('The adult');
+  await press('Stop here');
+  expect(text()).toContain('this sitting is not kept');
+  expect(kept).toEqual([]);
 });
 
 test('where nothing was answered nothing is kept', async () => {
