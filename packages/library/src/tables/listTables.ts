@@ -1,5 +1,6 @@
 import type { Stored, Subject, TableName } from '@field-nurse/contract';
 import type { Cell } from './csv.js';
+import { ground, removals } from './groundTables.js';
 import { each, idColumn, note, standing } from './tableColumns.js';
 import type { ListTable, TableNames } from './tableColumns.js';
 
@@ -238,19 +239,6 @@ const lessons = each('lessons', 'writtenOn', [
   { name: 'doneOn', says: 'day', of: ({ doneOn }) => doneOn },
 ]);
 
-const ground = each('groundEvents', 'happenedOn', [
-  idColumn,
-  { name: 'place', says: 'where', of: ({ placeId }, names) => names.place(placeId) },
-  { name: 'day', says: 'on which it happened', of: ({ happenedOn }) => happenedOn },
-  { name: 'kind', says: 'entered, cleaned, tested-clean or tested-there', of: ({ kind }) => kind },
-  { name: 'trouble', says: 'what lasts in it', of: ({ condition }, names) => (condition ? names.condition(condition) : '') },
-  { name: 'person', says: 'who it was', of: ({ person }) => person },
-  { name: 'things', says: 'what was worn or cleaned, separated by semicolons', of: ({ things }) => things.join('; ') },
-  { name: 'disinfectant', says: 'what it was cleaned with', of: ({ disinfectant }) => disinfectant },
-  { name: 'minutes', says: 'for which that acted', of: ({ minutes }) => minutes },
-  note,
-]);
-
 const drills = each('drills', 'heldAt', [
   idColumn,
   { name: 'heldAt', says: 'instant, UTC', of: ({ heldAt }) => heldAt },
@@ -260,21 +248,6 @@ const drills = each('drills', 'heldAt', [
     says: 'each with what was asked, what was true and what was said, separated by semicolons',
     of: ({ answers }) => answers.map(({ item, truth, guess }) => `${item} ${truth} ${guess}`).join('; '),
   },
-]);
-
-const removals = each('removals', 'startedOn', [
-  idColumn,
-  ...standing<Stored<'removals'>>(({ plantingId }) => plantingId),
-  { name: 'day', says: 'on which it was begun', of: ({ startedOn }) => startedOn },
-  { name: 'plants', says: 'taken out', of: ({ plants }) => plants },
-  { name: 'reported', says: 'whom it was told', of: ({ reported }) => reported },
-  {
-    name: 'steps',
-    says: 'each with its instant, UTC, and who did it, separated by semicolons',
-    of: ({ done }) => done.map(({ step, at, by }) => `${step} ${at} ${by}`.trim()).join('; '),
-  },
-  { name: 'endedOn', says: 'day', of: ({ endedOn }) => endedOn },
-  note,
 ]);
 
 /** Every list of a garden that leaves the house as a table, by the name of its file. */
