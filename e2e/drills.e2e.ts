@@ -13,7 +13,6 @@ async function judge(page: Page, percent: number): Promise<number> {
 }
 
 test('a new eye is tried on leaves, and its correction reaches the severity of a look', async ({ page }) => {
-  test.setTimeout(90_000);
   await page.goto('/');
   await page.getByRole('button', { name: 'Look round a demo garden' }).click();
   await page.waitForURL(/\/g\//);

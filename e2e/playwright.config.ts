@@ -18,8 +18,8 @@ export default defineConfig({
     lane('outings', /\/(?!views)[i-z][^/]*\.e2e\.ts$/),
     lane('views', /\/views\.e2e\.ts$/),
   ],
-  timeout: 150_000,
   // A busy machine may be slow; none of the tests is about time.
+  timeout: 300_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['./pageOfFailure.ts']],
   outputDir: '../test-results',

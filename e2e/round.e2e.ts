@@ -75,7 +75,6 @@ const photo = () =>
     .toBuffer();
 
 test('a full round with the network cut halfway and the server killed', async ({ page, context }) => {
-  test.setTimeout(120_000);
   const garden = await threePlantings(page);
   await page.goto(`${server.url}/g/${garden}/today`);
   await goTo(page, 'Round');
@@ -182,7 +181,6 @@ test('a full round with the network cut halfway and the server killed', async ({
 });
 
 test('the same round on two devices: every stop of both is kept', async ({ page, browser, context }) => {
-  test.setTimeout(90_000);
   const garden = await threePlantings(page);
   const other = await browser.newContext({ storageState: await context.storageState(), viewport: { width: 390, height: 844 } });
   const second = await other.newPage();
