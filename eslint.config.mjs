@@ -92,6 +92,8 @@ export default tseslint.config(
       '**/node_modules/**',
       '**/.angular/**',
       'packages/library/generated/**',
+      // AssemblyScript, which its own compiler checks.
+      'packages/core/wasm/**',
       'test-results/**',
       'playwright-report/**',
     ],

@@ -36,7 +36,10 @@ static int terms_of(double events, double lay, int young) {
   double weight = exp(-events);
   for (int n = 1;; n++) {
     weight *= events / n;
-    if (n > events && weight * pow(1 + lay * n, 1 + n / (young + 1)) < precision) return n;
+    if (n < events) continue;
+    double left_out = weight;
+    for (int laid = 0; laid <= n; laid += young + 1) left_out *= 1 + lay * n;
+    if (left_out < precision) return n + n % 2;
   }
 }
 

@@ -11,12 +11,15 @@ let server: TestServer;
 let script: ApiClient;
 /** what a strategy waits for before it is worked out; nothing unless a test says so */
 let gate: Promise<unknown> = Promise.resolve();
+/** what a strategy says of how far it is, before it is worked out */
+let telling: (heard: (share: number) => void) => Promise<void> = () => Promise.resolve();
 let worked: string[] = [];
 beforeAll(async () => {
   const strategies: Strategies = {
     ...directStrategies,
-    run: async (task, signal) => {
+    run: async (task, signal, heard) => {
       worked.push(task.strategy.name);
+      await telling(heard ?? (() => undefined));
       await Promise.race([gate, new Promise((_, reject) => signal.addEventListener('abort', () => reject(new Error('given up'))))]);
       return directStrategies.run(task, signal);
     },
@@ -27,6 +30,7 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 beforeEach(() => {
   gate = Promise.resolve();
+  telling = () => Promise.resolve();
   worked = [];
 });
 
@@ -107,6 +111,25 @@ test('it is worked out one after the other; what waits and what runs can be give
   expect([(await ask(first)).state, (await ask(second)).state]).toEqual(['cancelled', 'cancelled']);
   // What is done stays done.
   expect(await script.send<SeasonState>('delete', third)).toMatchObject({ state: 'done' });
+});
+
+test('progress goes on within a strategy, and ends at one', async () => {
+  // Slower than anybody looks: each share is told on its own.
+  let open: (value?: unknown) => void = () => undefined;
+  telling = async (heard) => {
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    heard(0.5);
+    await new Promise((resolve) => (open = resolve));
+  };
+  const job = await begin({ ...question(), strategies: question().strategies.slice(0, 1) });
+  let state = await ask(job);
+  while (state.progress === 0) {
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    state = await ask(job);
+  }
+  expect(state).toMatchObject({ state: 'running', progress: 0.5 });
+  open();
+  expect(await ended(job)).toMatchObject({ state: 'done', progress: 1 });
 });
 
 describe('a server that stopped in the middle', () => {
@@ -286,6 +309,20 @@ describe('in a thread of its own', () => {
     } finally {
       await threaded.close();
     }
+  }, 30_000);
+
+  test('it says how far it is, and never that it is further back', async () => {
+    const threaded = threadedStrategies(settings);
+    const heard: number[] = [];
+    try {
+      await threaded.run(task(20_000), never, (share) => heard.push(share));
+    } finally {
+      await threaded.close();
+    }
+    expect(heard[0]).toBeCloseTo(16 / 20_000, 12);
+    expect(heard.length).toBeGreaterThan(100);
+    expect(heard).toEqual([...heard].sort((a, b) => a - b));
+    expect(heard.at(-1)).toBeLessThanOrEqual(1);
   }, 30_000);
 
   test('what takes too long, or is given up, ends', async () => {

@@ -1,5 +1,6 @@
 import type { SeasonResult, SeasonState } from '@field-nurse/contract';
 import { and, eq, inArray, sql } from 'drizzle-orm';
+import type { PgUpdateSetSource } from 'drizzle-orm/pg-core';
 import { randomUUID } from 'node:crypto';
 import type { Deps } from '../deps.js';
 import { ApiError } from '../http/apiError.js';
@@ -14,6 +15,7 @@ const mostWaiting = 50;
 // A server that says nothing for so long is taken to be gone.
 const silentSeconds = 30;
 const beatMs = 10_000;
+const tellMs = 250;
 // Begun, and once more where a server stopped in the middle.
 const mostBegun = 2;
 
@@ -101,7 +103,7 @@ export class SeasonQueue {
       const tasks = tasksOf(question);
       const outcomes: Outcome[] = [];
       for (const task of tasks) {
-        outcomes.push(await this.#deps.strategies.run(task, ending.signal));
+        outcomes.push(await this.#deps.strategies.run(task, ending.signal, this.#teller(id, outcomes.length, tasks.length)));
         if (!(await this.#hold(id, { progress: outcomes.length / tasks.length }))) return;
       }
       const result = resultOf(outcomes, question.seed);
@@ -121,8 +123,20 @@ export class SeasonQueue {
     }
   }
 
+  /** Writes down how far it is while a strategy is worked out, and no oftener than anybody looks. */
+  #teller(id: string, done: number, all: number): (share: number) => void {
+    let told = Date.now();
+    return (share) => {
+      if (Date.now() - told < tellMs) return;
+      told = Date.now();
+      const progress = (done + share) / all;
+      // What was told late is told no more: the next strategy may have begun.
+      void this.#hold(id, { progress: sql`greatest(progress, ${progress})` }).catch(() => false);
+    };
+  }
+
   /** Write down how far it is. @returns false where it was given up meanwhile */
-  async #hold(id: string, change: Partial<typeof seasonJobs.$inferInsert>): Promise<boolean> {
+  async #hold(id: string, change: PgUpdateSetSource<typeof seasonJobs>): Promise<boolean> {
     const held = await this.#deps.db
       .update(seasonJobs)
       .set({ heldAt: sql`now()`, ...change })

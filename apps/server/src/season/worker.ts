@@ -1,4 +1,5 @@
 import { runTask } from './strategies.js';
+import type { ThreadTask } from './strategies.js';
 
 /** One strategy of a season, in a thread of its own. */
-export default runTask;
+export default ({ task, progress }: ThreadTask) => runTask(task, (share) => progress.postMessage(share));

@@ -1,4 +1,6 @@
 import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
+import { series } from './series.js';
+import type { SeriesRates } from './series.js';
 
 /** What differs from run to run, or from day to day: factors on deaths, eggs and arrivals, 1 for the model as it is. */
 export interface RunFactors {
@@ -34,15 +36,12 @@ const [heavy, light] = [0.25 + root3 / 6, 0.25 - root3 / 6];
 export class Population {
   readonly #model: PestModel;
   readonly #firsts: Int32Array;
-  readonly #size: number;
   readonly #entry: number;
   readonly #arrivals: number;
   readonly #now: Float64Array;
-  readonly #sum: Float64Array;
   readonly #move: Float64Array;
   readonly #out: Float64Array;
-  readonly #on: Float64Array;
-  readonly #stay: Float64Array;
+  readonly #rates: SeriesRates;
   /** deaths by residues, on top of those of the day */
   readonly #added: Float64Array;
   #arriving = 0;
@@ -53,12 +52,12 @@ export class Population {
     const count = model.stages.length;
     this.#firsts = new Int32Array(count + 1);
     model.stages.forEach(({ substages }, i) => (this.#firsts[i + 1] = this.#firsts[i]! + substages));
-    this.#size = this.#firsts[count]!;
     this.#entry = immigration ? this.#firsts[model.stages.findIndex(({ id }) => id === immigration.stage)]! : 0;
     this.#arrivals = immigration?.count ?? 0;
-    [this.#now, this.#sum] = [new Float64Array(this.#size), new Float64Array(this.#size)];
+    this.#now = new Float64Array(this.#firsts[count]!);
     const rates = () => new Float64Array(count);
-    [this.#move, this.#out, this.#added, this.#on, this.#stay] = [rates(), rates(), rates(), rates(), rates()];
+    [this.#move, this.#out, this.#added] = [rates(), rates(), rates()];
+    this.#rates = { firsts: this.#firsts, on: rates(), stay: rates(), entry: this.#entry, lay: 0, arrivals: 0, events: 0, terms: 0 };
   }
 
   /**
@@ -75,7 +74,7 @@ export class Population {
     const residues = new Map<number, Float64Array>();
     for (let day = 0; day < temperatureC.length; day++) {
       for (const one of treatments) if (one.day === day) this.#treat(one, residues);
-      this.#rates(temperatureC[day]!, factors);
+      this.#ratesOf(temperatureC[day]!, factors);
       this.#day(residues, factors, refine);
       fade(residues);
       this.count(counts, day * count);
@@ -111,7 +110,7 @@ export class Population {
    * @param hazards - further deaths of each stage as rates per day
    */
   day(temperatureC: number, hazards: ArrayLike<number>, factors: RunFactors): void {
-    this.#rates(temperatureC, factors);
+    this.#ratesOf(temperatureC, factors);
     this.#arriving = this.#arrivals * (factors.arrivals ?? 1);
     for (let i = 0; i < this.#added.length; i++) this.#added[i] = hazards[i]!;
     this.#advance(1, this.#births(factors));
@@ -133,7 +132,7 @@ export class Population {
   }
 
   /** Rates of a day, before what stays on the leaf. */
-  #rates(temperatureC: number, { mortality }: RunFactors): void {
+  #ratesOf(temperatureC: number, { mortality }: RunFactors): void {
     this.#model.stages.forEach(({ lowerC, degreeDays, substages, mortalityPerDay }, i) => {
       this.#move[i] = (substages * Math.max(0, temperatureC - lowerC)) / degreeDays;
       this.#out[i] = this.#move[i] + mortalityPerDay * mortality;
@@ -152,7 +151,7 @@ export class Population {
     }
     // Within a step a residue neither halves nor kills by more than a little.
     let steps = 1;
-    for (const [halfLife, hazards] of residues) steps = Math.max(steps, 1 / halfLife, Math.max(...hazards) / 2);
+    for (const [halfLife, hazards] of residues) steps = Math.max(steps, 1 / halfLife, most(hazards) / 2);
     steps = refine * Math.ceil(steps);
     for (let step = 0; step < steps; step++) {
       this.#half(residues, step, steps, heavy, light);
@@ -166,8 +165,8 @@ export class Population {
   #half(residues: ReadonlyMap<number, Float64Array>, step: number, steps: number, first: number, second: number): void {
     this.#added.fill(0);
     for (const [halfLife, hazards] of residues) {
-      const left = (point: number) => 2 ** (-(step + point) / (steps * halfLife));
-      const part = 2 * (first * left(early) + second * left(late));
+      const rate = -Math.LN2 / (steps * halfLife);
+      const part = 2 * (first * Math.exp(rate * (step + early)) + second * Math.exp(rate * (step + late)));
       for (let i = 0; i < hazards.length; i++) this.#added[i]! += part * hazards[i]!;
     }
   }
@@ -181,65 +180,17 @@ export class Population {
     for (let part = 0; part < parts; part++) this.#series(days / parts, fastest, births);
   }
 
-  /**
-   * exp(A·t) as a sum over how often something happened, from the last term inward: y ← x + m/n·P·y with m events, and P = 1 + A/q, which is never
-   * negative.
-   */
   #series(days: number, q: number, births: number): void {
-    // Plain constants: this is where all the time goes.
-    const x = this.#now;
-    const y = this.#sum;
-    const firsts = this.#firsts;
-    const on = this.#on;
-    const stay = this.#stay;
-    const stages = on.length;
-    const size = this.#size;
-    for (let i = 0; i < stages; i++) {
-      on[i] = this.#move[i]! / q;
-      stay[i] = 1 - (this.#out[i]! + this.#added[i]!) / q;
+    const rates = this.#rates;
+    for (let i = 0; i < this.#out.length; i++) {
+      rates.on[i] = this.#move[i]! / q;
+      rates.stay[i] = 1 - (this.#out[i]! + this.#added[i]!) / q;
     }
-    const entry = this.#entry;
-    const arrivals = this.#arriving / q;
-    const adult = firsts[stages - 1]!;
-    const events = q * days;
-    const lay = births / q;
-    y.set(x);
-    // What arrives comes from outside, of which there is always one.
-    let outside = 1;
-    for (let n = termsOf(events, lay, adult); n > 0; n--) {
-      const times = events / n;
-      let eggs = 0;
-      for (let j = adult; j < size; j++) eggs += y[j]!;
-      for (let i = stages - 1; i >= 0; i--) {
-        const first = firsts[i]!;
-        const go = times * on[i]!;
-        const keep = times * stay[i]!;
-        let j = firsts[i + 1]! - 1;
-        let here = y[j]!;
-        // Four at a time, each read once.
-        for (; j - 4 >= first; j -= 4) {
-          const a = y[j - 1]!;
-          const b = y[j - 2]!;
-          const c = y[j - 3]!;
-          const d = y[j - 4]!;
-          y[j] = x[j]! + keep * here + go * a;
-          y[j - 1] = x[j - 1]! + keep * a + go * b;
-          y[j - 2] = x[j - 2]! + keep * b + go * c;
-          y[j - 3] = x[j - 3]! + keep * c + go * d;
-          here = d;
-        }
-        for (; j > first; j--) {
-          const a = y[j - 1]!;
-          y[j] = x[j]! + keep * here + go * a;
-          here = a;
-        }
-        const entering = i > 0 ? on[i - 1]! * y[first - 1]! : lay * eggs;
-        y[first] = x[first]! + keep * here + times * (first === entry ? entering + arrivals * outside : entering);
-      }
-      outside = 1 + times * outside;
-    }
-    const none = Math.exp(-events);
-    for (let j = 0; j < size; j++) x[j] = none * y[j]!;
+    rates.events = q * days;
+    rates.lay = births / q;
+    rates.arrivals = this.#arriving / q;
+    rates.terms = termsOf(rates.events, rates.lay, this.#firsts[this.#out.length - 1]!);
+    series(this.#now, rates);
   }
 }
 
@@ -248,8 +199,14 @@ function fade(residues: Map<number, Float64Array>): void {
   for (const [halfLife, hazards] of residues) {
     const left = 2 ** (-1 / halfLife);
     for (let i = 0; i < hazards.length; i++) hazards[i]! *= left;
-    if (Math.max(...hazards) < leastHazard) residues.delete(halfLife);
+    if (most(hazards) < leastHazard) residues.delete(halfLife);
   }
+}
+
+function most(hazards: Float64Array): number {
+  let most = 0;
+  for (let i = 0; i < hazards.length; i++) if (hazards[i]! > most) most = hazards[i]!;
+  return most;
 }
 
 /**
@@ -262,6 +219,9 @@ function termsOf(events: number, lay: number, young: number): number {
   let weight = Math.exp(-events);
   for (let n = 1; ; n++) {
     weight *= events / n;
-    if (n > events && weight * (1 + lay * n) ** (1 + Math.floor(n / (young + 1))) < precision) return n;
+    if (n < events) continue;
+    let leftOut = weight;
+    for (let laid = 0; laid <= n; laid += young + 1) leftOut *= 1 + lay * n;
+    if (leftOut < precision) return n + (n % 2);
   }
 }

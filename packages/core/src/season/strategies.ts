@@ -73,9 +73,16 @@ export function requireSeason(scenario: SeasonScenario, strategies: readonly Sea
  *
  * @param runs - whole, 1 or more
  * @param scenario - checked by `requireSeason`
+ * @param heard - told the share that is done, now and then
  * @throws RangeError where the pest grows beyond all numbers
  */
-export function runStrategy(scenario: SeasonScenario, strategy: SeasonStrategy, runs: number, seed: number): StrategyOutcome {
+export function runStrategy(
+  scenario: SeasonScenario,
+  strategy: SeasonStrategy,
+  runs: number,
+  seed: number,
+  heard?: (share: number) => void,
+): StrategyOutcome {
   const { temperatureC, noise = 0, immigrationPerDay, pest, damage, hourPrice = 0 } = scenario;
   const { name, treatments, costPerTreatment = 0, hoursPerTreatment = 0 } = strategy;
   const [days, stages] = [temperatureC.length, pest.stages.length];
@@ -94,6 +101,7 @@ export function runStrategy(scenario: SeasonScenario, strategy: SeasonStrategy, 
     let lost = 0;
     for (let i = 0; i < counts.length; i++) lost += counts[i]! * perDay[i % stages]!;
     costs.push(spent + Math.min(lost, damage?.most ?? Infinity));
+    if (run % 16 === 15) heard?.((run + 1) / runs);
   }
   return {
     name,
