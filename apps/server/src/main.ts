@@ -39,18 +39,21 @@ await migrateDatabase(config.DATABASE_URL, config.MIGRATIONS_FOLDER).catch(giveU
 const pool = openPool(config.DATABASE_URL);
 const jobs: { current?: Jobs } = {};
 const pressed = (part: PartName) => readFileSync(config.LIBRARY_FILE.replace(/\.json$/, `-${part}.json.br`));
+/** Beside the built server, or as source where that is run. */
+const workerFile = (name: 'calc' | 'season') =>
+  fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? `./${name}/worker.ts` : `./${name}Worker.mjs`, import.meta.url));
 const deps: Deps = {
   db: openDb(pool),
   pool,
   library: librarySchema.parse(JSON.parse(readFileSync(config.LIBRARY_FILE, 'utf8'))),
   pressedParts: { diagnosis: pressed('diagnosis'), treatment: pressed('treatment') },
   calculator: pooledCalculator({
-    workerFile: fileURLToPath(new URL('./calcWorker.mjs', import.meta.url)),
+    workerFile: workerFile('calc'),
     libraryFile: config.LIBRARY_FILE,
     // One processor is left to talk to everybody.
     threads: Math.max(1, availableParallelism() - 1),
   }),
-  strategies: threadedStrategies({ workerFile: fileURLToPath(new URL('./seasonWorker.mjs', import.meta.url)) }),
+  strategies: threadedStrategies({ workerFile: workerFile('season') }),
   now: () => new Date(),
   log,
   secret: config.SESSION_SECRET,

@@ -47,14 +47,14 @@ export function pooledCalculator({
   threads,
   deadlineMs = 5000,
   mostWaiting = 64,
-  execArgv = [],
+  execArgv,
 }: PoolSettings): Calculator {
   const pool = new Piscina<CalculationTask, unknown>({
     filename: workerFile,
     workerData: { libraryFile },
     minThreads: threads,
     maxThreads: threads,
-    execArgv,
+    ...(execArgv && { execArgv }),
   });
   return {
     calculate: async (name, request, own = [], signal = new AbortController().signal) => {

@@ -52,7 +52,7 @@ const idleMs = 30_000;
 export function threadedStrategies({
   workerFile,
   deadlineMs = 60_000,
-  execArgv = [],
+  execArgv,
 }: {
   readonly workerFile: string;
   readonly deadlineMs?: number;
@@ -63,7 +63,7 @@ export function threadedStrategies({
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: idleMs,
-    execArgv,
+    ...(execArgv && { execArgv }),
   });
   return {
     run: async (task, signal, heard) => {

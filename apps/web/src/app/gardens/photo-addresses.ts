@@ -1,5 +1,5 @@
 import type { Signal } from '@angular/core';
-import { effect, inject, signal } from '@angular/core';
+import { DestroyRef, effect, inject, signal, untracked } from '@angular/core';
 import { Offline } from '../offline/offline';
 import { Garden } from './garden';
 
@@ -7,20 +7,28 @@ import { Garden } from './garden';
 export function photoAddresses(photos: Signal<readonly string[]>, size: 'whole' | 'small' = 'whole'): Signal<ReadonlyMap<string, string>> {
   const [offline, garden] = [inject(Offline), inject(Garden)];
   const addresses = signal<ReadonlyMap<string, string>>(new Map());
-  effect((onCleanup) => {
-    const made: string[] = [];
-    let current = true;
-    const find = async (id: string) => {
-      const image = await offline.photo(id);
-      const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${garden.summary().id}/photos/${id}?size=${size}`;
-      if (image) made.push(url);
-      if (current) addresses.update((known) => new Map([...known, [id, url]]));
-    };
-    for (const id of photos()) void find(id);
-    onCleanup(() => {
-      current = false;
-      made.forEach((url) => URL.revokeObjectURL(url));
+  let wanted: ReadonlySet<string> = new Set();
+  const find = async (id: string) => {
+    const image = await offline.photo(id);
+    if (!wanted.has(id) || addresses().has(id)) return;
+    const url = image ? URL.createObjectURL(image) : `/api/v1/gardens/${garden.summary().id}/photos/${id}?size=${size}`;
+    addresses.update((known) => new Map([...known, [id, url]]));
+  };
+  /** What stays wanted keeps its address: an image that loses it while it is shown is broken. */
+  const want = (ids: readonly string[]) => {
+    wanted = new Set(ids);
+    const [kept, left] = [new Map<string, string>(), addresses()];
+    left.forEach((url, id) => {
+      if (wanted.has(id)) kept.set(id, url);
+      else if (url.startsWith('blob:')) URL.revokeObjectURL(url);
     });
+    if (kept.size < left.size) addresses.set(kept);
+    for (const id of wanted) if (!kept.has(id)) void find(id);
+  };
+  effect(() => {
+    const ids = photos();
+    untracked(() => want(ids));
   });
+  inject(DestroyRef).onDestroy(() => want([]));
   return addresses.asReadonly();
 }
