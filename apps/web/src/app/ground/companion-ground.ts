@@ -52,7 +52,8 @@ export class CompanionGround {
             family: host.family,
             setting: place.setting,
             troubles: comes.map(({ id }) => id),
-            bounds: shape ? boundsOf(shape) : null,
+            // Where a place is not drawn, the plan shows it somewhere.
+            bounds: shape && place.shape ? boundsOf(shape) : null,
           },
         ];
       });

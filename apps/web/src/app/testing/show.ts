@@ -15,6 +15,7 @@ import { appliedTo } from '../gardens/applied';
 import { Garden } from '../gardens/garden';
 import { atHandOf, shelfNow } from '../gardens/shelf-now';
 import { plantingNow } from '../gardens/plantings-now';
+import { sessionFeature } from '../store/session-state';
 import { reference } from './reference';
 import { contents, now, today } from './test-garden';
 
@@ -54,8 +55,9 @@ export async function show<T>(
   {
     garden = {},
     canWrite = true,
+    person = '',
     providers = [],
-  }: { garden?: Partial<GardenContents>; canWrite?: boolean; providers?: (EnvironmentProviders | Provider)[] } = {},
+  }: { garden?: Partial<GardenContents>; canWrite?: boolean; person?: string; providers?: (EnvironmentProviders | Provider)[] } = {},
 ) {
   TestBed.resetTestingModule();
   TestBed.configureTestingModule({
@@ -64,7 +66,10 @@ export async function show<T>(
       provideZonelessChangeDetection(),
       provideRouter([]),
       { provide: Api, useValue: { libraryPart: (part: PartName) => of(partsOf(reference)[part]) } },
-      { provide: Store, useValue: { selectSignal: () => signal([]) } },
+      {
+        provide: Store,
+        useValue: { selectSignal: (select: unknown) => signal(select === sessionFeature.selectPerson ? { name: person } : []) },
+      },
       { provide: Garden, useValue: gardenOf({ ...contents, ...garden }, canWrite) },
       ...providers,
     ],
