@@ -1,10 +1,8 @@
-import { join } from 'node:path';
 import { answerOptions } from './answers/index';
 import type { OptionsRequest } from '@field-nurse/contract';
-import { readLibrary } from './files';
 import { stance as stances } from './vocabulary';
+import { library } from './testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../data'));
 const card = (id: string) => library.interventions.find((one) => one.id === id)!;
 const ask = (host: string, condition: string, rest: Partial<OptionsRequest> = {}) =>
   answerOptions(library, { host, conditions: [condition], setting: 'outdoor', stance: 'organic', ...rest });

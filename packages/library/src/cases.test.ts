@@ -1,9 +1,6 @@
-import { join } from 'node:path';
 import type { DifferentialRequest } from '@field-nurse/contract';
 import { answerDifferential } from './answers/index';
-import { readLibrary } from './files';
-
-const library = readLibrary(join(import.meta.dirname, '../data'));
+import { library } from './testLibrary';
 
 interface Looked {
   readonly seen: readonly string[];

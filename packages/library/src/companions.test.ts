@@ -1,8 +1,7 @@
 import { susceptibility } from '@field-nurse/core/diagnosis';
 import { crossCheck } from './crossCheck.js';
-import { readLibrary } from './files.js';
+import { library } from './testLibrary.js';
 
-const library = readLibrary(`${import.meta.dirname}/../data`);
 const { companions, conditions, hosts } = library;
 
 test.each(companions)('$id: each trouble that it is for comes to something that it stands beside', ({ beside, for: troubles }) => {

@@ -1,9 +1,8 @@
 import { checkOwnEntry } from './checkOwnEntry';
-import { readLibrary } from './files';
 import type { OwnEntryFacts } from './withOwnEntries';
 import { withOwnEntries } from './withOwnEntries';
+import { library } from './testLibrary';
 
-const library = readLibrary(`${import.meta.dirname}/../data`);
 const of = <K extends 'conditions' | 'hosts' | 'interventions' | 'checks' | 'regions'>(kind: K, id: string) =>
   library[kind].find((one) => one.id === id)! as (typeof library)[K][number];
 

@@ -1,9 +1,6 @@
 import { posterior } from '@field-nurse/core/diagnosis';
-import { join } from 'node:path';
 import { answerDifferential } from './answers/index';
-import { readLibrary } from './files';
-
-const library = readLibrary(join(import.meta.dirname, '../data'));
+import { library } from './testLibrary';
 
 /** A host that a condition takes often: itself, or the first of the family or kind that is named. */
 const usualHost = ({ hosts }: (typeof library.conditions)[number]) => {

@@ -1,7 +1,6 @@
 import { checkOwnEntry } from './checkOwnEntry';
-import { readLibrary } from './files';
+import { library } from './testLibrary';
 
-const library = readLibrary(`${import.meta.dirname}/../data`);
 const soap = library.interventions.find(({ id }) => id === 'insecticidal-soap')!;
 const faultsOf = (changes: object) => {
   const result = checkOwnEntry(library, 'interventions', { ...soap, id: 'shed-soap', ...changes });

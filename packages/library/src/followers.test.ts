@@ -1,8 +1,6 @@
-import { join } from 'node:path';
 import { answerDifferential } from './answers/index';
-import { readLibrary } from './files';
+import { library } from './testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../data'));
 const seen = (...signs: string[]) => signs.map((sign) => ({ sign, state: 'seen' as const }));
 const ask = (host: string, ...signs: string[]) => answerDifferential(library, { host, month: 7, findings: seen(...signs) });
 const chance = ({ ranked }: ReturnType<typeof ask>, id: string) => ranked.find(({ condition }) => condition === id)?.probability ?? 0;

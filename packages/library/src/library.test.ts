@@ -3,11 +3,17 @@ import { join } from 'node:path';
 import { answerDifferential, answerOptions } from './answers/index';
 import { crossCheck } from './crossCheck';
 import { readLibrary } from './files';
+import { library as compiled } from './testLibrary';
 import { findByName, searchByName } from './names/find';
 import { reportOn } from './report';
 import { hiding, onset, pattern, setting, stance } from './vocabulary';
 
 const library = readLibrary(join(import.meta.dirname, '../data'));
+
+test('what was compiled last is what the files say: npm run library', () => {
+  expect(compiled.version).toContain(`${library.version}-`);
+  expect({ ...compiled, version: library.version }).toEqual(JSON.parse(JSON.stringify(library)));
+});
 
 test('is sound', () => {
   expect(crossCheck(library)).toEqual([]);

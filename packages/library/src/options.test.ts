@@ -1,9 +1,7 @@
-import { join } from 'node:path';
 import { answerOptions } from './answers/index';
-import { readLibrary } from './files';
 import { setting as settings } from './vocabulary';
+import { library } from './testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../data'));
 const hostOf = ({ hosts }: (typeof library.conditions)[number]) => {
   const named = [...hosts.often, ...hosts.sometimes, ...hosts.seldom][0]!;
   return library.hosts.find(({ id, family, kind }) => [id, family, kind].includes(named))!.id;

@@ -1,10 +1,8 @@
-import { join } from 'node:path';
 import { answerDifferential } from './answers/index';
 import { checkOwnEntry } from './checkOwnEntry';
-import { readLibrary } from './files';
 import { withOwnEntries } from './withOwnEntries';
+import { library } from './testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../data'));
 const rust = library.conditions.find(({ id }) => id === 'leek-rust')!;
 
 test('an own entry stands in place of the library’s with the same id, or beside the others', () => {

@@ -1,9 +1,8 @@
 import { brotliCompressSync } from 'node:zlib';
 import { calculate } from './answers';
-import { readLibrary } from './files';
 import { beforeTreatment, joinParts, partsOf } from './parts';
+import { library } from './testLibrary';
 
-const library = readLibrary(`${import.meta.dirname}/../data`);
 const { diagnosis, treatment } = partsOf(library);
 
 test('both parts together are the library', () => {

@@ -1,9 +1,7 @@
 import { readWords } from '@field-nurse/core/diagnosis';
-import { join } from 'node:path';
 import type { Host } from './entries';
-import { readLibrary } from './files';
+import { library } from './testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../data'));
 const read = (text: string, host?: Host) => readWords(library, text, host).read.map(({ sign, state }) => `${state} ${sign}`);
 
 /** A plant that often shows the sign: words that two signs share ("maggots in the fruit") are told apart by it. */

@@ -1,9 +1,6 @@
 import type { OptionsRequest } from '@field-nurse/contract';
-import { join } from 'node:path';
 import { answerDifferential, answerOptions } from './answers/index';
-import { readLibrary } from './files';
-
-const library = readLibrary(join(import.meta.dirname, '../data'));
+import { library } from './testLibrary';
 
 interface Situation {
   readonly told: string;

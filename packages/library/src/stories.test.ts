@@ -2,9 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
 import { answerDifferential } from './answers/index';
-import { readLibrary } from './files';
-
-const library = readLibrary(join(import.meta.dirname, '../data'));
+import { library } from './testLibrary';
 
 type Setting = 'outdoor' | 'greenhouse' | 'indoor';
 type Story = readonly [host: string, setting: Setting, month: number, words: string, cause: string];

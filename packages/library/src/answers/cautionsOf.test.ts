@@ -1,7 +1,6 @@
-import { readLibrary } from '../files';
 import { cautionsOf } from './cautionsOf';
+import { library } from '../testLibrary';
 
-const library = readLibrary(`${import.meta.dirname}/../../data`);
 const card = (id: string) => library.interventions.find((one) => one.id === id)!;
 const says = (lines: readonly string[], word: string) => lines.some((line) => line.includes(word));
 

@@ -1,9 +1,8 @@
-import { join } from 'node:path';
-import { readLibrary } from '../files';
 import { findNamed } from '../names/find';
 import { assumedPlanting } from './assumedPlanting';
+import { library } from '../testLibrary';
 
-const { hosts } = readLibrary(join(import.meta.dirname, '../../data'));
+const { hosts } = library;
 const assumed = (typed: string, words = '', place?: Parameters<typeof assumedPlanting>[1]['place']) => {
   const { entry, qualifier } = findNamed(hosts, typed)!;
   return assumedPlanting(entry, { beside: qualifier, words, place });

@@ -17,9 +17,9 @@ import {
   standDrills,
   standing,
 } from '.';
-import { readLibrary } from '../files.js';
+import { library } from '../testLibrary.js';
 
-const { conditions, hosts, signs: allSigns } = readLibrary(`${import.meta.dirname}/../../data`);
+const { conditions, hosts, signs: allSigns } = library;
 const signs = new Map(allSigns.map((sign) => [sign.id, sign]));
 const host = (id: string) => hosts.find((one) => one.id === id)!;
 const grown = ['tomato', 'leek', 'potato', 'rose', 'cucumber', 'monstera'].map(host);

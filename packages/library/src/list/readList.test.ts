@@ -1,9 +1,8 @@
-import { join } from 'node:path';
-import { readLibrary } from '../files';
 import { placeNamed } from './placeNamed';
 import { readCells, readList } from './readList';
+import { library } from '../testLibrary';
 
-const { hosts } = readLibrary(join(import.meta.dirname, '../../data'));
+const { hosts } = library;
 /** What was read, in short: number, plant, variety, place. */
 const read = (text: string) =>
   readList(hosts, text).map(({ plants, host, cultivar, place }) => [plants, host, cultivar, place?.name ?? ''].join(' | '));

@@ -1,8 +1,7 @@
-import { join } from 'node:path';
-import { readLibrary } from '../files';
 import { cultivarIn, findNamed, nearNames, searchByName, settingIn } from './find';
+import { library } from '../testLibrary';
 
-const { hosts, conditions, interventions } = readLibrary(join(import.meta.dirname, '../../data'));
+const { hosts, conditions, interventions } = library;
 const host = (typed: string) => findNamed(hosts, typed);
 
 test.each([

@@ -2,10 +2,8 @@ import { requireTrial, trySeason } from '@field-nurse/core/season';
 import type { PestTrouble, SeasonDay } from '@field-nurse/core/season';
 import { seasonModelOf, seasonQuestion, troubleOf } from '.';
 import type { SeasonAsked } from '.';
-import { readLibrary } from '../files.js';
 import { seasonFaults } from './seasonFaults.js';
-
-const library = readLibrary(`${import.meta.dirname}/../../data`);
+import { library } from '../testLibrary.js';
 
 const asked = (
   condition: string,

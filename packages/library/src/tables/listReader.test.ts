@@ -1,15 +1,13 @@
-import { join } from 'node:path';
 import { storedRecords, writtenRecords } from '@field-nurse/contract';
 import { matchColumns } from '@field-nurse/core/tables';
-import { readLibrary } from '../files';
 import { nameKey } from './cells';
 import type { Conventions } from './cells';
 import { columnsOf } from './listColumns';
 import type { ListName } from './listColumns';
 import { ListReader } from './listReader';
 import type { ListedInto } from './listInHand';
+import { library } from '../testLibrary';
 
-const library = readLibrary(join(import.meta.dirname, '../../data'));
 const garden: ListedInto = {
   gardenId: '3f2b7a52-3c1a-4d0e-9b57-0f6d2a1e8c11',
   timeZone: 'Europe/London',

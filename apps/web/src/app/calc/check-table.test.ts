@@ -1,13 +1,11 @@
 import type { ListedRecord } from '@field-nurse/contract';
 import type { Conventions, ListedInto } from '@field-nurse/library/tables';
 import { nameKey } from '@field-nurse/library/tables';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { bringIn, checkTable } from './check-table';
 import { lookAtTable, matchedColumns, Stopped } from './look-at-table';
 import type { TableSeen } from './look-at-table';
+import { reference as library } from '../testing/reference';
 
-const library = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 const into: ListedInto = {
   gardenId: '3f2b7a52-3c1a-4d0e-9b57-0f6d2a1e8c11',
   timeZone: 'Europe/London',

@@ -1,6 +1,4 @@
 import { freshOrOld } from '@field-nurse/library/drill';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { creatures } from './creatures';
 import { drawLeaf, drawSign, markNames } from './draw-sign';
 import { drawFreshOrOld, freshOrOldNames } from './fresh-or-old';
@@ -10,8 +8,9 @@ import { bitten } from './bitten';
 import type { Blade } from './leaf';
 import { blades, leafShapes } from './leaf';
 import type { Point } from './shape';
+import { reference } from '../testing/reference';
 
-const { conditions, interventions, signs } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+const { conditions, interventions, signs } = reference;
 
 // Each drawing once, though several signs may share it.
 const drawings = [...new Map(signs.map(({ drawing }) => [drawing.mark, drawing])).values()];

@@ -1,10 +1,8 @@
 import type { WordReading } from '@field-nurse/core/diagnosis';
 import { readWords } from '@field-nurse/core/diagnosis';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { findTroubles, signsOf, troubleGroups } from './library-search';
+import { reference as library } from '../testing/reference';
 
-const library = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
 const find = (text: string, more: Partial<Parameters<typeof findTroubles>[1]> = {}) => {
   const reading: WordReading = readWords(library, text);
   return findTroubles(library, { text, reading, group: null, host: null, ...more }).map(({ condition }) => condition.id);

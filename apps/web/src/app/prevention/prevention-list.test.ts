@@ -1,10 +1,9 @@
 import type { PreventionTask } from '@field-nurse/contract';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { place, today } from '../testing/test-garden';
 import { areaOf, countDue, mulchFor, walkPlaces } from './prevention-list';
+import { reference } from '../testing/reference';
 
-const { tasks, conditions } = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
+const { tasks, conditions } = reference;
 const done = (task: string, doneOn: string, outcome: PreventionTask['outcome'] = 'fine'): PreventionTask => ({
   id: task,
   version: 1,

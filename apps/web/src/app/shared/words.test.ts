@@ -1,8 +1,7 @@
 import { conditionKind, evidence, hiding, onset, part, pattern, rung, setting, stance } from '@field-nurse/library';
-import { readLibrary } from '@field-nurse/library/files';
-import { join } from 'node:path';
 import { goKeys, navigation } from '../shell/navigation';
 import * as words from './words';
+import { reference as library } from '../testing/reference';
 
 // A gardener never meets an id: every controlled word has one of ours.
 test.each([
@@ -24,7 +23,6 @@ test('the ladder is climbed in the order of its words', () => {
 });
 
 test('what a card asks to wear is named', () => {
-  const library = readLibrary(join(import.meta.dirname, '../../../../../packages/library/data'));
   const asked = new Set(library.interventions.flatMap(({ protect }) => protect));
   expect([...asked].filter((one) => !words.protectWords[one])).toEqual([]);
 });
