@@ -11,10 +11,11 @@ const start = `SwaggerUIBundle({ url: '/api/openapi.json', dom_id: '#reader', de
 
 /** The API document and a reader for it, served from here. */
 export function docsRoutes(router: Router, version: string): void {
-  const document = openApiDocument(version);
+  // Made when somebody asks first: it takes longer than all else that a server starts with.
+  let document: object | undefined;
   const assets = dirname(createRequire(import.meta.url).resolve('swagger-ui-dist/package.json'));
   router.get('/api/openapi.json', (ctx) => {
-    ctx.body = document;
+    ctx.body = document ??= openApiDocument(version);
   });
   router.get('/api/docs', (ctx) => {
     ctx.type = 'html';
