@@ -1,4 +1,5 @@
-import type { Trap } from '@field-nurse/contract';
+import type { GardenContents, Trap } from '@field-nurse/contract';
+import { ApiError } from '../api/api-error';
 import { Records } from '../gardens/records';
 import { show } from '../testing/show';
 import { place } from '../testing/test-garden';
@@ -19,10 +20,12 @@ const box: Trap = {
 };
 const store = { ...place, id: 'store', name: 'Feed store', kind: 'store' as const };
 
-function started() {
+function started(garden: Partial<GardenContents> = {}, { canWrite = true, refuses = false } = {}) {
   const kept: unknown[][] = [];
-  const providers = [{ provide: Records, useValue: { saveOrKeep: async (...all: unknown[]) => void kept.push(all) } }];
-  return { kept, shown: show(AroundPage, {}, { garden: { places: [place, store], traps: [box] }, providers }) };
+  const saveOrKeep = (...all: unknown[]) =>
+    refuses ? Promise.reject(new ApiError(422, 'invalid', 'That can’t be.')) : Promise.resolve(void kept.push(all));
+  const providers = [{ provide: Records, useValue: { saveOrKeep } }];
+  return { kept, shown: show(AroundPage, {}, { garden: { places: [place, store], traps: [box], ...garden }, canWrite, providers }) };
 }
 
 test('a trap is looked into by a tap, and what was in it is counted', async () => {
@@ -66,4 +69,26 @@ test('where nothing is stored it says how to begin', async () => {
   const { text } = await show(AroundPage);
   expect(text()).toContain('No snap or fly trap stands');
   expect(text()).toContain('A feed store, a shed or a hen house is a place too');
+});
+
+test('what was caught in four weeks is summed, and no longer than that', async () => {
+  const caught = (id: string, checkedOn: string, count: number) => ({
+    ...{ id, version: 1, trapId: 'box', checkedOn, emptied: true, note: '' },
+    caught: [{ what: 'rats or mice', count }],
+  });
+  const catches = [caught('a', '2026-07-10', 2), caught('b', '2026-06-21', 1), caught('c', '2026-06-20', 5)];
+  expect((await started({ catches }).shown).text()).toContain('3 caught in four weeks');
+});
+
+test('what is refused is said, and the count stays', async () => {
+  const { press, text, element } = await started({}, { refuses: true }).shown;
+  await press('One more: rats or mice in it');
+  await press('Emptied and set again');
+  expect(element.querySelector('[role=alert]')!.textContent).toContain('That can’t be.');
+  expect(text()).toContain('Emptied and set again');
+});
+
+test('who only looks sees what is due, and has nothing to press', async () => {
+  const { element } = await started({}, { canWrite: false }).shown;
+  expect([...element.querySelectorAll('.traps button')]).toEqual([]);
 });

@@ -55,7 +55,7 @@ export async function show<T>(
   {
     garden = {},
     canWrite = true,
-    person = '',
+    person,
     providers = [],
   }: { garden?: Partial<GardenContents>; canWrite?: boolean; person?: string; providers?: (EnvironmentProviders | Provider)[] } = {},
 ) {
@@ -68,7 +68,9 @@ export async function show<T>(
       { provide: Api, useValue: { libraryPart: (part: PartName) => of(partsOf(reference)[part]) } },
       {
         provide: Store,
-        useValue: { selectSignal: (select: unknown) => signal(select === sessionFeature.selectPerson ? { name: person } : []) },
+        useValue: {
+          selectSignal: (select: unknown) => signal(select !== sessionFeature.selectPerson ? [] : person ? { name: person } : null),
+        },
       },
       { provide: Garden, useValue: gardenOf({ ...contents, ...garden }, canWrite) },
       ...providers,
