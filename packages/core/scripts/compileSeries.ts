@@ -26,4 +26,7 @@ export function compileSeries(): string {
 }
 
 if (process.argv[1] === import.meta.filename)
-  writeFileSync(bytesFile, `/** \`wasm/series.ts\` as \`npm run wasm\` compiled it. */\nexport const seriesBytes =\n  '${compileSeries()}';\n`);
+  writeFileSync(
+    bytesFile,
+    `/** \`wasm/series.ts\` as \`npm run wasm\` compiled it. */\nexport const seriesBytes =\n  '${compileSeries()}';\n`,
+  );

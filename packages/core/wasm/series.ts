@@ -38,7 +38,7 @@ export function series(
   const shift = x - y;
   let adultsInX: f64 = 0;
   for (let j = adult; j < size; j++) adultsInX += number(x, j);
-  memory.copy(y, x, <usize>size << 3);
+  memory.copy(y, x, (<usize>size) << 3);
   // What arrives comes from outside, of which there is always one.
   let outside: f64 = 1;
   for (let n = terms; n > 0; n -= 2) {
@@ -52,7 +52,7 @@ export function series(
     if (adult == entry) grownUp += arrivals * outside;
     const adultsInU = adultsInX + first * (number(stay, oldest) * adults + number(on, oldest) * adultsButLast + grownUp);
     for (let i = oldest; i >= 0; i--) {
-      const start = y + (<usize>whole(firsts, i) << 3);
+      const start = y + ((<usize>whole(firsts, i)) << 3);
       const arriving = whole(firsts, i) == entry ? arrivals : 0;
       const stays = number(stay, i);
       const moves = number(on, i);
@@ -61,7 +61,7 @@ export function series(
       const keepU = second * stays;
       const goU = second * moves;
       const entering = first * ((i > 0 ? number(on, i - 1) * load<f64>(start - 8) : lay * adults) + arriving * outside);
-      let at = y + (<usize>(whole(firsts, i + 1) - 1) << 3);
+      let at = y + ((<usize>(whole(firsts, i + 1) - 1)) << 3);
       let inX = load<f64>(at + shift);
       let here = load<f64>(at);
       let below = load<f64>(at - 8);
@@ -88,13 +88,13 @@ export function series(
     }
     outside = 1 + second * outsideInU;
   }
-  for (let j: usize = 0; j < <usize>size << 3; j += 8) store<f64>(x + j, none * load<f64>(y + j));
+  for (let j: usize = 0; j < (<usize>size) << 3; j += 8) store<f64>(x + j, none * load<f64>(y + j));
 }
 
 function number(at: usize, index: i32): f64 {
-  return load<f64>(at + (<usize>index << 3));
+  return load<f64>(at + ((<usize>index) << 3));
 }
 
 function whole(at: usize, index: i32): i32 {
-  return load<i32>(at + (<usize>index << 2));
+  return load<i32>(at + ((<usize>index) << 2));
 }
