@@ -23,10 +23,12 @@ const env = {
 };
 const server = spawn(bin('tsx'), ['watch', 'apps/server/src/main.ts'], { cwd: root, stdio: 'inherit', env });
 const pages = spawn(bin('ng'), ['serve', '--proxy-config', 'proxy.json'], { cwd: join(root, 'apps/web'), stdio: 'inherit', env });
-process.on('SIGINT', () => {
+const end = () => {
   server.kill();
   pages.kill();
   standIns.child.kill();
   cluster.stop();
   process.exit(0);
-});
+};
+process.on('SIGINT', end);
+process.on('SIGTERM', end);

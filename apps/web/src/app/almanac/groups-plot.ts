@@ -30,8 +30,7 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
       gap: 8px 10px;
       align-items: center;
     }
-    select,
-    .choices button {
+    select {
       min-height: 44px;
       padding: 0 14px;
       border: var(--fn-stroke) solid var(--fn-faint-ink);
@@ -39,14 +38,6 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
       background: var(--fn-raised);
       color: inherit;
       font: inherit;
-    }
-    .choices button {
-      cursor: pointer;
-    }
-    .choices button[aria-pressed='true'] {
-      border-color: var(--fn-green);
-      background: var(--fn-green-wash);
-      font-weight: 650;
     }
     .wide {
       overflow-x: auto;
@@ -96,7 +87,7 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
         }
       </select>
       @for (one of groupings; track one) {
-        <button type="button" [attr.aria-pressed]="by() === one" (click)="by.set(one)">{{ words[one] }}</button>
+        <button class="fn-pick" type="button" [attr.aria-pressed]="by() === one" (click)="by.set(one)">{{ words[one] }}</button>
       }
     </div>
     <div class="wide" tabindex="0">

@@ -16,36 +16,30 @@ import { settingWords } from '../shared/words';
     span {
       flex-basis: 100%;
     }
-    button {
-      min-height: 44px;
-      padding: 0 14px;
-      border: var(--fn-stroke) solid var(--fn-line);
-      border-radius: 999px;
-      background: transparent;
-      color: inherit;
-      font: inherit;
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      border-color: var(--fn-green);
-      background: var(--fn-green-wash);
-      font-weight: 600;
-    }
   `,
   template: `
     <div role="group" aria-label="What we take for granted">
       <span class="fn-small">Taken for granted; tap what is wrong:</span>
       @for (setting of settings; track setting[0]) {
-        <button type="button" [attr.aria-pressed]="facts().setting === setting[0]" (click)="changed.emit({ setting: setting[0] })">
+        <button
+          class="fn-pick"
+          type="button"
+          [attr.aria-pressed]="facts().setting === setting[0]"
+          (click)="changed.emit({ setting: setting[0] })"
+        >
           {{ setting[1] }}
         </button>
       }
-      <button type="button" [attr.aria-pressed]="facts().eaten" (click)="changed.emit({ eaten: !facts().eaten })">Eaten</button>
-      <button type="button" [attr.aria-pressed]="facts().inFlower" (click)="changed.emit({ inFlower: !facts().inFlower })">
+      <button class="fn-pick" type="button" [attr.aria-pressed]="facts().eaten" (click)="changed.emit({ eaten: !facts().eaten })">
+        Eaten
+      </button>
+      <button class="fn-pick" type="button" [attr.aria-pressed]="facts().inFlower" (click)="changed.emit({ inFlower: !facts().inFlower })">
         In flower
       </button>
       @if (facts().eaten) {
-        <button type="button" [attr.aria-pressed]="facts().picked" (click)="changed.emit({ picked: !facts().picked })">Picked now</button>
+        <button class="fn-pick" type="button" [attr.aria-pressed]="facts().picked" (click)="changed.emit({ picked: !facts().picked })">
+          Picked now
+        </button>
       }
       <ng-content />
     </div>

@@ -43,21 +43,6 @@ const newest = 12;
       flex-wrap: wrap;
       gap: 8px;
     }
-    .things button {
-      min-height: 44px;
-      padding: 0 14px;
-      border: var(--fn-stroke) solid var(--fn-faint-ink);
-      border-radius: 22px;
-      background: var(--fn-raised);
-      color: inherit;
-      font: inherit;
-      cursor: pointer;
-    }
-    .things [aria-pressed='true'] {
-      border-color: var(--fn-green);
-      background: var(--fn-green-wash);
-      font-weight: 650;
-    }
     form {
       display: grid;
       gap: 12px;
@@ -89,7 +74,7 @@ const newest = 12;
         </label>
         <div class="things" role="group" aria-label="What went in, or was cleaned">
           @for (one of things; track one) {
-            <button type="button" [attr.aria-pressed]="chosen().has(one)" (click)="toggle(one)">{{ one }}</button>
+            <button class="fn-pick" type="button" [attr.aria-pressed]="chosen().has(one)" (click)="toggle(one)">{{ one }}</button>
           }
         </div>
         <label>

@@ -12,23 +12,13 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     }
     button {
       min-width: 48px;
-      min-height: 44px;
-      border: 1px solid var(--fn-line);
-      border-radius: var(--fn-radius);
-      background: var(--fn-raised);
-      color: inherit;
-      font: inherit;
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      border-color: var(--fn-green);
-      background: var(--fn-green-wash);
-      font-weight: 650;
     }
   `,
   template: `
     @for (row of choices(); track row[0]) {
-      <button type="button" [attr.aria-pressed]="chosen().includes(row[0])" (click)="pressed.emit(row[0])">{{ row[1] }}</button>
+      <button class="fn-pick" type="button" [attr.aria-pressed]="chosen().includes(row[0])" (click)="pressed.emit(row[0])">
+        {{ row[1] }}
+      </button>
     }
   `,
 })
