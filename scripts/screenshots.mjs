@@ -123,7 +123,8 @@ async function show(
   }
   if (press) await page.getByRole(as, { name: press }).first().click();
   await page.getByRole('heading', { level: 1 }).waitFor();
-  await page.waitForLoadState('networkidle');
+  // A worker that is ended while it is fetched counts as under way for ever.
+  await page.waitForLoadState('networkidle', { timeout: 10_000 }).catch(() => undefined);
   await page.evaluate(() => document.fonts.ready);
   for (const [field, option] of Object.entries(choose)) {
     await page.getByLabel(field).click();
@@ -133,5 +134,5 @@ async function show(
   await page.evaluate(() => void (document.scrollingElement.scrollTop = 0));
   // The worker answers after the page is there.
   if (shows) await page.getByText(shows).first().waitFor();
-  if (cause) await page.waitForFunction(() => !/Weighing the causes|Judging the options/.test(document.body.textContent ?? ''));
+  await page.waitForFunction(() => !/Weighing the causes|Judging the options|Reckoning/.test(document.body.textContent ?? ''));
 }
