@@ -36,7 +36,6 @@ const [heavy, light] = [0.25 + root3 / 6, 0.25 - root3 / 6];
 export class Population {
   readonly #model: PestModel;
   readonly #firsts: Int32Array;
-  readonly #entry: number;
   readonly #arrivals: number;
   readonly #now: Float64Array;
   readonly #move: Float64Array;
@@ -52,12 +51,12 @@ export class Population {
     const count = model.stages.length;
     this.#firsts = new Int32Array(count + 1);
     model.stages.forEach(({ substages }, i) => (this.#firsts[i + 1] = this.#firsts[i]! + substages));
-    this.#entry = immigration ? this.#firsts[model.stages.findIndex(({ id }) => id === immigration.stage)]! : 0;
+    const entry = immigration ? this.#firsts[model.stages.findIndex(({ id }) => id === immigration.stage)]! : 0;
     this.#arrivals = immigration?.count ?? 0;
     this.#now = new Float64Array(this.#firsts[count]!);
     const rates = () => new Float64Array(count);
     [this.#move, this.#out, this.#added] = [rates(), rates(), rates()];
-    this.#rates = { firsts: this.#firsts, on: rates(), stay: rates(), entry: this.#entry, lay: 0, arrivals: 0, events: 0, terms: 0 };
+    this.#rates = { firsts: this.#firsts, on: rates(), stay: rates(), entry, lay: 0, arrivals: 0, events: 0, terms: 0 };
   }
 
   /**
@@ -204,13 +203,13 @@ function fade(residues: Map<number, Float64Array>): void {
 }
 
 function most(hazards: Float64Array): number {
-  let most = 0;
-  for (let i = 0; i < hazards.length; i++) if (hazards[i]! > most) most = hazards[i]!;
-  return most;
+  let highest = 0;
+  for (let i = 0; i < hazards.length; i++) if (hazards[i]! > highest) highest = hazards[i]!;
+  return highest;
 }
 
 /**
- * How many terms leave out less than is counted.
+ * How many terms leave out less than is counted: an even number, since two are taken at once.
  *
  * @param lay - eggs of an adult between two events
  * @param young - events at least from egg to adult, less one: so long a term grows by eggs alone, and not by theirs

@@ -16,7 +16,7 @@ export interface SeriesRates {
   arrivals: number;
   /** events in the time that passes */
   events: number;
-  /** terms that are summed */
+  /** terms that are summed: an even number, since two are taken at once */
   terms: number;
 }
 
@@ -44,7 +44,7 @@ let numbers = new Float64Array(0);
 let wholes = new Int32Array(0);
 
 /**
- * Let a population's time pass while its rates are constant: exp(A·t)·state, summed by uniformisation in compiled code, two numbers at a time.
+ * Let a population's time pass while its rates are constant: exp(A·t)·state, summed by uniformisation in compiled code, two terms at a time.
  *
  * One room of memory serves all populations of a thread: each is carried in, and out again.
  *

@@ -24,21 +24,6 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
       gap: 12px;
       min-width: 0;
     }
-    .choices {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px 10px;
-      align-items: center;
-    }
-    select {
-      min-height: 44px;
-      padding: 0 14px;
-      border: var(--fn-stroke) solid var(--fn-faint-ink);
-      border-radius: var(--fn-radius);
-      background: var(--fn-raised);
-      color: inherit;
-      font: inherit;
-    }
     .wide {
       overflow-x: auto;
     }
@@ -80,8 +65,8 @@ const groupingWords: Readonly<Record<Grouping, string>> = {
     }
   `,
   template: `
-    <div class="choices">
-      <select aria-label="Which trouble" (change)="condition.set(valueOf($event))">
+    <div class="fn-actions">
+      <select class="fn-choice" aria-label="Which trouble" (change)="condition.set(valueOf($event))">
         @for (id of troubles(); track id) {
           <option [value]="id" [selected]="id === condition()">{{ name(id) }}</option>
         }
