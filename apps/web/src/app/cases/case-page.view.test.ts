@@ -1,5 +1,6 @@
 import type { Case } from '@field-nurse/contract';
 import { provideRouter } from '@angular/router';
+import { waitFor } from '@testing-library/dom';
 import { Records } from '../gardens/records';
 import { quiet, reader } from '../testing/answers';
 import { show } from '../testing/show';
@@ -49,14 +50,12 @@ test('a reading that is taken away is remembered, so that the words don’t brin
 });
 
 test('what is typed is read at once, and written after a pause', async () => {
-  const { type, text, saved, set } = await open({ words: '' });
-  await type('In your own words', 'wilting though the soil is wet');
-  // The reading is asked for once the page has seen the words.
-  await set({});
-  expect(text()).toContain('Confirm all');
+  const { type, text, saved } = await open({ words: '' });
+  const typed = type('In your own words', 'wilting though the soil is wet');
   expect(saved).toEqual([]);
-  await new Promise((resolve) => setTimeout(resolve, 700));
-  expect(saved).toMatchObject([{ value: { words: 'wilting though the soil is wet' } }]);
+  await typed;
+  await waitFor(() => expect(text()).toContain('Confirm all'));
+  await waitFor(() => expect(saved).toMatchObject([{ value: { words: 'wilting though the soil is wet' } }]));
 });
 
 test('a cause is taken with its day, and said so', async () => {

@@ -24,7 +24,7 @@ async function wrong(inputs: Readonly<Record<string, unknown>> = {}, garden: Par
   const name = async (plant: string) => {
     await shown.type(/^Which plant/, plant);
     fireEvent.blur(shown.page.getByLabelText(/^Which plant/));
-    await shown.set({});
+    await shown.rest();
   };
   return { ...shown, saved, name };
 }
@@ -117,7 +117,7 @@ test('what was typed is there again after a reload; a session that has ended los
   const first = await wrong();
   await first.name('leek');
   await first.type('What do you see?', 'orange dust');
-  await first.set({});
+  await first.rest();
   const shown = await show(
     WrongPage,
     {},

@@ -59,12 +59,12 @@ test('a stage is chosen from five, and told with the life of the animal', async 
 
 test('looks are counted, worth something, and end in a name', async () => {
   const { kept, providers } = records();
-  const { element, press, text } = await show(SittingPage, { kind: 'look-alikes' }, { providers });
+  const { element, press, text, rest } = await show(SittingPage, { kind: 'look-alikes' }, { providers });
   expect(text()).toContain('Look for … 3 looks');
   for (const left of ['2 looks', 'one more look', 'no more']) {
     const open = [...element.querySelectorAll<HTMLButtonElement>('.looks button')].find(({ disabled }) => !disabled)!;
     open.click();
-    await new Promise((done) => setTimeout(done));
+    await rest();
     expect(text()).toContain(`Look for … ${left}`);
   }
   expect(element.querySelectorAll('.looks button:not(:disabled)')).toHaveLength(0);

@@ -1,5 +1,4 @@
 import type { GardenContents } from '@field-nurse/contract';
-import { waitFor } from '@testing-library/dom';
 import { show } from '../testing/show';
 import { place, plantingRecord, sickness, summary } from '../testing/test-garden';
 import { CompanionsPanel } from './companions-panel';
@@ -8,8 +7,6 @@ const planted = (id: string, host: string, change: object = {}) => ({ ...plantin
 
 async function panel(garden: Partial<GardenContents>) {
   const shown = await show(CompanionsPanel, {}, { garden: { cases: [], ...garden } });
-  // The library is there a moment later.
-  await waitFor(() => undefined);
   const rows = () =>
     [...shown.element.querySelectorAll('section:first-of-type li')].map((one) => one.textContent.replace(/\s+/g, ' ').trim());
   const row = (name: string) => rows().find((one) => one.startsWith(name));
@@ -35,7 +32,7 @@ test('one that stands there is said to stand, and whom it serves', async () => {
 
 test('beside cabbage there is what cabbage pests mind, with what it spares, by evidence', async () => {
   const { row, text } = await panel({ plantings: [planted('cabbage', 'cabbage')] });
-  await waitFor(() => expect(text()).toContain('Set beside each other'));
+  expect(text()).toContain('Set beside each other');
   const strip = row('Sweet alyssum in the row');
   expect(strip).toContain('Beside cabbage');
   expect(strip).toContain('mealy cabbage aphid');
@@ -45,7 +42,7 @@ test('beside cabbage there is what cabbage pests mind, with what it spares, by e
 
 test('what is too late to begin is folded away, and not offered', async () => {
   const { element, text } = await panel({ plantings: [planted('cabbage', 'cabbage')] });
-  await waitFor(() => expect(text()).toContain('Set beside each other'));
+  expect(text()).toContain('Set beside each other');
   const folded = element.querySelector('details');
   expect(folded?.textContent).toContain('Would work now, had it been begun in time');
   // Clover is undersown in spring; it is July.
@@ -54,7 +51,7 @@ test('what is too late to begin is folded away, and not offered', async () => {
 
 test('what stands there already is said to stand', async () => {
   const { element, text } = await panel({ plantings: [planted('beans', 'broad-bean'), planted('edge', 'nasturtium')] });
-  await waitFor(() => expect(text()).toContain('Set beside each other'));
+  expect(text()).toContain('Set beside each other');
   const stands = [...element.querySelectorAll('.when.stands')].map((one) => one.closest('li')!.textContent);
   expect(stands.some((words) => words.includes('Nasturtiums at the edge') && words.includes('broad bean'))).toBe(true);
 });
@@ -64,15 +61,14 @@ test('what stands in another place of unknown distance does not count as beside'
     places: [place, { ...place, id: 'far', name: 'Far bed' }],
     plantings: [planted('beans', 'broad-bean'), planted('edge', 'nasturtium', { placeId: 'far' })],
   });
-  await new Promise((resolve) => setTimeout(resolve, 50));
   expect([...element.querySelectorAll('.when.stands')].map((one) => one.closest('li')!.textContent)).toEqual([]);
 });
 
 test('in the south the months are turned round', async () => {
-  const { text } = await panel({ garden: { ...summary, latitude: -40, longitude: 175 }, plantings: [planted('cabbage', 'cabbage')] });
-  await new Promise((resolve) => setTimeout(resolve, 50));
-  // July is winter there: nothing that is undersown in spring would work now.
-  expect(text()).not.toContain('Low clover between the rows');
+  const at = (latitude: number) => panel({ garden: { ...summary, latitude, longitude: 175 }, plantings: [planted('cabbage', 'cabbage')] });
+  expect((await at(40)).text()).toContain('Set beside each other');
+  // July is winter there: nothing is set beside cabbages.
+  expect((await at(-40)).text()).toBe('');
 });
 
 test('a trouble that was had brings the kinds that resist it', async () => {
@@ -80,12 +76,11 @@ test('a trouble that was had brings the kinds that resist it', async () => {
     plantings: [planted('leeks', 'leek')],
     cases: [{ ...sickness, diagnoses: [{ on: '2026-07-01', conditions: ['leek-rust'], why: '' }] }],
   });
-  await waitFor(() => expect(text()).toContain('Kinds that resist what was had here'));
+  expect(text()).toContain('Kinds that resist what was had here');
   expect(element.querySelector('section[aria-labelledby=kinds]')!.textContent).toMatch(/resistances of leek; grow two kinds/);
 });
 
 test('where nothing grows, nothing is advised', async () => {
   const { text } = await panel({ plantings: [] });
-  await new Promise((resolve) => setTimeout(resolve, 50));
   expect(text()).toBe('');
 });

@@ -9,7 +9,7 @@ async function plantField() {
   const say = async (words: string) => {
     await shown.type(/^Plant/, words);
     fireEvent.blur(field());
-    await shown.set({});
+    await shown.rest();
   };
   return { ...shown, field, say };
 }

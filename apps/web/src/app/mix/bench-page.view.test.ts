@@ -1,6 +1,5 @@
 import { mixFor } from '@field-nurse/core/dose';
 import type { MixQuestion } from '@field-nurse/core/dose';
-import { waitFor } from '@testing-library/dom';
 import { Calc } from '../calc/calc';
 import { show } from '../testing/show';
 import { shelfOfGarden } from '../testing/test-shelf';
@@ -16,18 +15,19 @@ const calc = {
     },
   },
 };
-const bench = (garden: object = {}) => show(BenchPage, {}, { garden: { ...shelfOfGarden, ...garden }, providers: [calc] });
-
-/** Open a list and choose from it: what it offers hangs beside the page. */
-async function pick(element: HTMLElement, label: string, words: RegExp, nth = 0): Promise<void> {
-  const field = [...element.querySelectorAll('mat-form-field')].filter(
-    (one) => one.querySelector('mat-label')?.textContent.trim() === label,
-  )[nth]!;
-  field.querySelector<HTMLElement>('.mat-mdc-select-trigger')!.click();
-  await new Promise((resolve) => setTimeout(resolve, 20));
-  const option = [...document.querySelectorAll<HTMLElement>('mat-option')].find((one) => words.test(one.textContent))!;
-  option.click();
-  await new Promise((resolve) => setTimeout(resolve, 20));
+/** The bench, and a way to choose from its lists: what one offers hangs beside the page. */
+async function bench(garden: object = {}) {
+  const shown = await show(BenchPage, {}, { garden: { ...shelfOfGarden, ...garden }, providers: [calc] });
+  const pick = async (label: string, words: RegExp, nth = 0) => {
+    const field = [...shown.element.querySelectorAll('mat-form-field')].filter(
+      (one) => one.querySelector('mat-label')?.textContent.trim() === label,
+    )[nth]!;
+    field.querySelector<HTMLElement>('.mat-mdc-select-trigger')!.click();
+    await shown.rest();
+    [...document.querySelectorAll<HTMLElement>('mat-option')].find((one) => words.test(one.textContent))!.click();
+    await shown.rest();
+  };
+  return { ...shown, pick };
 }
 
 test('a sum from the label in hand, in water, product and spoons', async () => {
@@ -52,26 +52,26 @@ test('what stands in the sprayer is reckoned with; more than it holds is no sum'
 });
 
 test('a pack brings the lines of its label, and nothing is mixed above them', async () => {
-  const { text, type, element } = await bench();
-  await pick(element, 'Which pack', /Marshlight/);
+  const { text, type, pick } = await bench();
+  await pick('Which pack', /Marshlight/);
   expect(text()).toContain('Onion family (Alliaceae)');
   expect(text()).toContain('Its label allows 30 g.');
-  await waitFor(() => expect(text()).toContain('× 20 g to 10 litres of water'));
+  expect(text()).toContain('× 20 g to 10 litres of water');
   expect(text()).toContain('990 g of Marshlight Sulphur 80 are left on the shelf. It takes 0.18 of its price.');
   await type('Rate', '31');
   expect(text()).toContain('Its label allows 30 at most. Nothing is mixed above it.');
 });
 
 test('on other terms its label still counts, and where it can’t be compared nothing is mixed', async () => {
-  const { text, type, element } = await bench();
-  await pick(element, 'Which pack', /Marshlight/);
+  const { text, type, pick } = await bench();
+  await pick('Which pack', /Marshlight/);
   // 20 g to one litre, where 30 g to ten are allowed.
   await type('to', '1');
   expect(text()).toContain('Its label allows 3 g.');
   expect(text()).toContain('Its label allows 3 at most. Nothing is mixed above it.');
   await type('Rate', '2');
-  await waitFor(() => expect(text()).toContain('× 2 g to a litre of water'));
-  await pick(element, 'of', /^\s*m²/, 1);
+  expect(text()).toContain('× 2 g to a litre of water');
+  await pick('of', /^\s*m²/, 1);
   expect(text()).toContain('gives its rate on other terms than these');
   expect(text()).not.toContain('In this order');
 });
@@ -84,10 +84,10 @@ test('two that may not meet are not mixed, and it says why', async () => {
     intervention: 'horticultural-oil',
     form: 'liquid' as const,
   };
-  const { text, press, element } = await bench({ products: [...shelfOfGarden.products, oil] });
-  await pick(element, 'Which pack', /Marshlight/);
+  const { text, press, pick } = await bench({ products: [...shelfOfGarden.products, oil] });
+  await pick('Which pack', /Marshlight/);
   await press('Another one into the same tank');
-  await pick(element, 'Which pack', /Tallow/, 1);
+  await pick('Which pack', /Tallow/, 1);
   expect(text()).toContain('Not in one tank.');
   expect(text()).toContain('14 days apart: it burns.');
   expect(text()).not.toContain('In this order');
@@ -95,17 +95,17 @@ test('two that may not meet are not mixed, and it says why', async () => {
 
 test('what only licensed people may apply is not mixed here', async () => {
   const labelCards = [{ ...shelfOfGarden.labelCards[0]!, soldTo: 'professional' as const }];
-  const { text, element } = await bench({ labelCards });
-  await pick(element, 'Which pack', /Marshlight/);
+  const { text, pick } = await bench({ labelCards });
+  await pick('Which pack', /Marshlight/);
   expect(text()).toContain('for people with a licence');
   expect(text()).not.toContain('In this order');
 });
 
 test('lime by a soil test becomes a rate on the ground', async () => {
-  const { text, press, element } = await bench();
-  await pick(element, 'How it is put on', /Spread/);
+  const { text, press, pick } = await bench();
+  await pick('How it is put on', /Spread/);
   expect(text()).toContain('490 g of ground limestone to a square metre');
   await press('Reckon with it');
-  await waitFor(() => expect(text()).toContain('× 490 g to a m²'));
+  expect(text()).toContain('× 490 g to a m²');
   expect(text()).toContain('4900 g');
 });

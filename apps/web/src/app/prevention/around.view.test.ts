@@ -43,12 +43,12 @@ test('a trap is looked into by a tap, and what was in it is counted', async () =
 
 test('droppings are cleaned away safely, without poison; what is found is noted', async () => {
   const { kept, shown } = started();
-  const { text, element } = await shown;
+  const { text, element, rest } = await shown;
   expect(text()).toContain('No poison is advised here');
   expect(text()).toContain('Never sweep or vacuum them dry');
   const card = [...element.querySelectorAll('fn-task-card')].find((one) => one.textContent.includes('Droppings, runs and gnawing'))!;
   [...card.querySelectorAll('button')].find((one) => one.textContent.includes('Wants work'))!.click();
-  await new Promise((done) => setTimeout(done));
+  await rest();
   expect(kept.map(([subject, , , value]) => [subject, value])).toMatchObject([
     ['preventionTasks', { placeId: 'store', task: 'droppings', outcome: 'wants-work' }],
   ]);

@@ -120,10 +120,10 @@ describe('the card of a sample', () => {
 
   test('lists what is to pack, counts what is open, and keeps each tick', async () => {
     const kept = records();
-    const { page, text, set } = await show(SampleCard, { state: at(), offer }, kept);
+    const { page, text, set, rest } = await show(SampleCard, { state: at(), offer }, kept);
     expect(text()).toContain('2 lines are open.');
     fireEvent.click(page.getByLabelText('Label it.'));
-    await new Promise((resolve) => setTimeout(resolve));
+    await rest();
     expect(kept.saved).toMatchObject([{ id: 's', value: { packed: ['label'] } }]);
     await set({ state: at({ packed: ['dry', 'label'] }) });
     expect(text()).toContain('All of it is done.');
@@ -133,7 +133,6 @@ describe('the card of a sample', () => {
     const kept = records();
     const { press } = await show(SampleCard, { state: at(), offer }, kept);
     await press('It is on its way');
-    await new Promise((resolve) => setTimeout(resolve));
     expect(kept.saved).toMatchObject([{ value: { sentOn: '2026-07-18' }, said: 'Sample sent.' }]);
   });
 
@@ -168,10 +167,8 @@ describe('the card of a sample', () => {
 
   test('says what the server refuses', async () => {
     const refusal = new ApiError(400, 'invalid', 'That is not right.', new Map([['sentOn', 'Not before it was registered.']]));
-    const { press, page, set } = await show(SampleCard, { state: at(), offer }, records(refusal));
+    const { press, page } = await show(SampleCard, { state: at(), offer }, records(refusal));
     await press('It is on its way');
-    await new Promise((resolve) => setTimeout(resolve));
-    await set({});
     expect(page.getByRole('alert').textContent).toBe('That is not right. Not before it was registered.');
   });
 });

@@ -77,9 +77,16 @@ export async function show<T>(
     ],
   });
   const fixture = TestBed.createComponent(part);
+  /** Until nothing is asked for any more: an answer that has come may lead to the next question a turn later. */
+  const rest = async () => {
+    do {
+      await fixture.whenStable();
+      await new Promise((resolve) => setTimeout(resolve));
+    } while (!fixture.isStable());
+  };
   const set = async (changed: Readonly<Record<string, unknown>>) => {
     for (const [name, value] of Object.entries(changed)) fixture.componentRef.setInput(name, value);
-    await fixture.whenStable();
+    await rest();
   };
   await set(inputs);
   const element = fixture.nativeElement as HTMLElement;
@@ -89,6 +96,7 @@ export async function show<T>(
     /** everything on the screen, as one reads it */
     text: () => wordsOf(element),
     set,
+    rest,
     /** what an output has told, from now on */
     told: (output: keyof T): unknown[] => {
       const told: unknown[] = [];
@@ -97,13 +105,13 @@ export async function show<T>(
     },
     press: async (name: string | RegExp) => {
       fireEvent.click(buttonIn(element, name));
-      await fixture.whenStable();
+      await rest();
     },
     type: async (label: string | RegExp, words: string) => {
       const field = within(element).getByLabelText(label);
       fireEvent.input(field, { target: { value: words } });
       fireEvent.change(field, { target: { value: words } });
-      await fixture.whenStable();
+      await rest();
     },
   };
 }
