@@ -2,8 +2,9 @@
 export type { Immigration, PestModel, PestStage, SeasonTreatment } from './pestModel.js';
 export { Population } from './population.js';
 export type { RunFactors } from './population.js';
-export { bestShares, mostNumbers, requireSeason, runStrategy } from './strategies.js';
-export type { BandDay, SeasonScenario, SeasonStrategy, StrategyOutcome } from './strategies.js';
+export { bestShares, requireSeason, runStrategy } from './strategies.js';
+export type { BandDay } from './runBands.js';
+export type { SeasonScenario, SeasonStrategy, StrategyOutcome } from './strategies.js';
 
 // Troubles of the library in a garden's season
 export { generationDays } from './generationDays.js';

@@ -1,7 +1,9 @@
-import { normalDraw, quantile, seededRandom } from '../statistics/index.js';
+import { normalDraw, seededRandom } from '../statistics/index.js';
 import { requireImmigration, requirePestModel, requireTreatments } from './pestModel.js';
 import type { Immigration, PestModel, SeasonTreatment } from './pestModel.js';
 import { Population } from './population.js';
+import { RunBands } from './runBands.js';
+import type { BandDay } from './runBands.js';
 
 /** A season that strategies are tried on. */
 export interface SeasonScenario {
@@ -24,14 +26,6 @@ export interface SeasonStrategy {
   readonly hoursPerTreatment?: number | undefined;
 }
 
-/** How many there are at a day's end: a tenth of the runs has fewer than `p10`, half fewer than `p50`. */
-export interface BandDay {
-  readonly day: number;
-  readonly p10: number;
-  readonly p50: number;
-  readonly p90: number;
-}
-
 /** What one strategy comes to over all runs. */
 export interface StrategyOutcome {
   readonly name: string;
@@ -51,9 +45,6 @@ const lasting = 0.7;
 
 // Faster stages cost time and tell nothing: a stage of hours has one substage.
 const mostSteps = 200;
-
-/** Days, stages and runs that one strategy may have together: numbers that are kept at once. */
-export const mostNumbers = 4_000_000;
 
 /**
  * Refuse what cannot be run, before anything is.
@@ -90,14 +81,14 @@ export function runStrategy(
   const hours = sprays * hoursPerTreatment;
   const spent = sprays * costPerTreatment + hours * hourPrice;
   const perDay = pest.stages.map(({ id }) => damage?.perDay[id] ?? 0);
-  const all = new Float64Array(runs * days * stages);
+  const kept = new RunBands(runs, days, stages);
   const costs: number[] = [];
   const still = noise === 0 ? new Population(pest, immigrationPerDay) : undefined;
   for (let run = 0; run < runs; run++) {
     const drawn = still ? undefined : drawRun(scenario, noise, seed, run);
     const population = still ?? new Population(pest, drawn!.immigration);
     const counts = population.run(drawn?.temperatureC ?? temperatureC, treatments, drawn?.factors);
-    all.set(counts, run * days * stages);
+    kept.add(run, counts);
     let lost = 0;
     for (let i = 0; i < counts.length; i++) lost += counts[i]! * perDay[i % stages]!;
     costs.push(spent + Math.min(lost, damage?.most ?? Infinity));
@@ -105,7 +96,7 @@ export function runStrategy(
   }
   return {
     name,
-    bands: Object.fromEntries(pest.stages.map(({ id }, stage) => [id, bandsOf(all, { runs, days, stages, stage })])),
+    bands: Object.fromEntries(pest.stages.map(({ id }, stage) => [id, kept.of(stage)])),
     sprays,
     hours,
     cost: costs.reduce((sum, cost) => sum + cost, 0) / runs,
@@ -138,11 +129,6 @@ function requireWork({ temperatureC, noise = 0, pest }: SeasonScenario, runs: nu
         `pest.stages.${i}.substages: it would pass more than ${mostSteps} of them in a day; fewer of them, or more degree days`,
       );
   });
-  const numbers = runs * temperatureC.length * pest.stages.length;
-  if (numbers > mostNumbers)
-    throw new RangeError(
-      `runs: ${runs} runs of ${temperatureC.length} days and ${pest.stages.length} stages are ${numbers} numbers; up to ${mostNumbers} can be kept`,
-    );
 }
 
 function drawRun({ temperatureC, immigrationPerDay }: SeasonScenario, noise: number, seed: number, run: number) {
@@ -162,16 +148,4 @@ function drawRun({ temperatureC, immigrationPerDay }: SeasonScenario, noise: num
       return today;
     }),
   };
-}
-
-function bandsOf(
-  all: Float64Array,
-  { runs, days, stages, stage }: { readonly runs: number; readonly days: number; readonly stages: number; readonly stage: number },
-): BandDay[] {
-  const counts = new Float64Array(runs);
-  return Array.from({ length: days }, (_, day) => {
-    for (let run = 0; run < runs; run++) counts[run] = all[(run * days + day) * stages + stage]!;
-    counts.sort();
-    return { day, p10: quantile(counts, 0.1), p50: quantile(counts, 0.5), p90: quantile(counts, 0.9) };
-  });
 }

@@ -2,12 +2,13 @@ import { normalDraw, quantile, seededRandom } from '../statistics/index.js';
 import { addDays, northernMonth } from '../timing/index.js';
 import { DiseaseSeason } from './diseaseSeason.js';
 import { growingAges, PestSeason } from './pestSeason.js';
+import { RunBands } from './runBands.js';
+import type { BandDay } from './runBands.js';
 import { drawDays, heatBefore } from './seasonDays.js';
 import type { SeasonAction } from './seasonAction.js';
 import type { SeasonCalendar, SeasonDay } from './seasonDays.js';
 import { SeasonPolicy } from './seasonPolicy.js';
 import type { TriedStrategy } from './seasonPolicy.js';
-import type { BandDay } from './strategies.js';
 import { requireTrouble } from './troubleModel.js';
 import type { TroubleModel } from './troubleModel.js';
 import type { CropGrowth, RunChances, TroubleSeason } from './troubleSeason.js';
@@ -143,14 +144,16 @@ export function trySeason(
   const { calendar, plants, plantValue, hourPrice, lookMinutes } = trial;
   const make = troubleMaker(trial);
   const months = monthsOf(calendar);
-  const amounts = new Float64Array(runs * calendar.days);
+  const bands = new RunBands(runs, calendar.days);
+  const amounts = new Float64Array(calendar.days);
   const doneOn = new Float64Array(calendar.days);
   const all: RunSum[] = [];
   for (let run = 0; run < runs; run++) {
     const chances = trial.fitted ? trial.fitted[run % trial.fitted.length]!.chances : drawChances(seed, run);
     const random = seededRandom((seed ^ Math.imul(run + 1, 0xc2b2ae35)) >>> 0);
     const days = drawDays(calendar, seed, run);
-    all.push(oneRun(trial, strategy, { season: make(chances), days, months, random }, amounts.subarray(run * days.length), doneOn));
+    all.push(oneRun(trial, strategy, { season: make(chances), days, months, random }, amounts, doneOn));
+    bands.add(run, amounts);
     if (run % 16 === 15) heard?.((run + 1) / runs);
   }
   const mean = (pick: (one: RunSum) => number) => all.reduce((sum, one) => sum + pick(one), 0) / runs;
@@ -161,7 +164,7 @@ export function trySeason(
   return {
     id: strategy.id,
     name: strategy.name,
-    band: bandOf(amounts, runs, calendar.days),
+    band: bands.of(),
     kept: { p10: quantile(kept, 0.1), p50: quantile(kept, 0.5), p90: quantile(kept, 0.9) },
     treatments: mean(({ treatments }) => treatments),
     sprays: mean(({ sprays }) => sprays),
@@ -230,13 +233,4 @@ function oneRun(
     amounts[day] = season.amount;
   });
   return { ...sum, lost: season.lost, looks: policy.looks, resistant: season.resistant };
-}
-
-function bandOf(amounts: Float64Array, runs: number, days: number): BandDay[] {
-  const column = new Float64Array(runs);
-  return Array.from({ length: days }, (_, day) => {
-    for (let run = 0; run < runs; run++) column[run] = amounts[run * days + day]!;
-    column.sort();
-    return { day, p10: quantile(column, 0.1), p50: quantile(column, 0.5), p90: quantile(column, 0.9) };
-  });
 }
