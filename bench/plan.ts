@@ -78,6 +78,23 @@ const solver = highsSolver(await loadHighs());
 // What every page does while it waits for its records: a first plan, after which the solver is as fast as it gets.
 planRounds(marketGarden(9, 300), solver, { ...effort, movesFor: [] });
 console.log(`solver loaded and warm in ${Math.round(performance.now() - t0)} ms`);
+const gapOf = ({ objective, bound, optimal }: PlanAnswer) => (optimal ? 0 : 100 * (1 - bound / objective));
+const gap = (answer: PlanAnswer) => (answer.optimal ? 'optimal' : `gap ${gapOf(answer).toFixed(1)} %`);
+
+// Five gardens for each length of the day: how many are proven, and how far the others could be from the best.
+for (const minutes of [480, 240, 180, 150, 120, 100, 90]) {
+  const answers = [1, 2, 3, 4, 5].map((seed) => {
+    const began = performance.now();
+    const answer = planRounds(marketGarden(10 * minutes + seed, minutes), solver, { ...effort, allSeconds: 0, movesFor: [] });
+    return { answer, ms: performance.now() - began };
+  });
+  const proven = answers.filter(({ answer }) => answer.optimal);
+  const others = answers.filter(({ answer }) => !answer.optimal).map(({ answer }) => gap(answer));
+  const slowest = Math.max(...proven.map(({ ms }) => ms));
+  console.log(`${minutes} min a day: ${proven.length} of 5 proven in up to ${Math.round(slowest)} ms ${others.join(', ')}`);
+}
+
+// One garden for each: planned, planned again after rain, and what a move costs.
 for (const [seed, minutes] of [
   [1, 480],
   [2, 240],
@@ -98,7 +115,6 @@ for (const [seed, minutes] of [
   const one = answer.schedule[5]?.round ?? 'none';
   const moves = planRounds(question, solver, { ...effort, movesFor: [one] }).moves;
   const moved = performance.now();
-  const gap = ({ objective, bound, optimal }: PlanAnswer) => (optimal ? 'optimal' : `gap ${(100 * (1 - bound / objective)).toFixed(1)} %`);
   console.log(
     `${minutes} min a day: ${answer.schedule.length} of ${question.rounds.length} placed, ${gap(answer)} in ${Math.round(planned - began)} ms; again ${Math.round(replanned - planned)} ms (${gap(again)}); moves of one round ${Math.round(moved - replanned - (planned - began))} ms (${moves.filter((m) => m.extraLoss !== undefined).length} reckoned of ${moves.length})`,
   );

@@ -14,6 +14,8 @@ export interface Milp<Tag> {
   /** columns from this one on follow from the others: they are no choices, cost nothing and lie between 0 and 1 */
   readonly choices: number;
   readonly rows: readonly MilpRow<Tag>[];
+  /** columns that may not be chosen */
+  readonly barred: readonly number[];
 }
 
 /** `optimal`: nothing is better; `feasible`: time was up, nothing is better than the bound; `open`: time was up before anything was found. */
@@ -21,19 +23,10 @@ export type MilpOutcome =
   | { readonly status: 'optimal' | 'feasible'; readonly objective: number; readonly bound: number; readonly chosen: readonly number[] }
   | { readonly status: 'infeasible' | 'open' };
 
-/** A programme that is kept in the solver and asked again with changes. */
-export interface MilpSession<Tag> {
-  /**
-   * @param seconds - when to stop and say what was found
-   * @param barred - columns that may not be chosen this time
-   * @param known - the values of all columns in something that is allowed, to begin with
-   */
-  solve(seconds: number, barred?: readonly number[], known?: readonly number[]): MilpOutcome;
-  addRow(row: MilpRow<Tag>): void;
-  close(): void;
-}
-
-/** Something that solves 0-1 programmes exactly. */
-export interface MilpSolver {
-  open<Tag>(milp: Milp<Tag>): MilpSession<Tag>;
-}
+/**
+ * Something that solves 0-1 programmes exactly.
+ *
+ * @param seconds - when to stop and say what was found
+ * @param known - the values of all columns in something that is allowed, to begin with
+ */
+export type MilpSolver = <Tag>(milp: Milp<Tag>, seconds: number, known?: readonly number[]) => MilpOutcome;

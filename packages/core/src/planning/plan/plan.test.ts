@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { addDays } from '../../timing/index.js';
 import { highsSolver } from './highsSolver';
+import { Placings } from './placings';
+import { PlanPrices } from './planPrices';
 import { planRounds } from './planRounds';
 import type { PlanAnswer } from './planRounds';
 import type { PlanProduct, PlanQuestion, PlanRound, SlotWeather } from './planQuestion';
@@ -44,7 +46,7 @@ test('one round is done at once, and its loss is worked out by hand', () => {
 
 test('where there is nothing to do nothing is done; where the solver has no time, what was found until then, and no more is claimed', () => {
   expect(plan([])).toEqual({ schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] });
-  const noTime = { open: () => ({ solve: () => ({ status: 'open' as const }), addRow: () => undefined, close: () => undefined }) };
+  const noTime = () => ({ status: 'open' as const });
   const rounds = Array.from({ length: 9 }, (_, i) => ({ ...round(`r${i}`), case: `case ${i}` }));
   const question = { start, days: 6, rounds, rules: { minutesPerDay: 10 }, weather: [] };
   const [hasty, patient] = [noTime, solver].map((by) => planRounds(question, by, { ...effort, movesFor: [] })) as [PlanAnswer, PlanAnswer];
@@ -287,57 +289,59 @@ describe('against a search of everything', () => {
     person: fc.option(fc.constantFrom('wren', 'ash'), { nil: undefined, freq: 1 }),
     after: maybe(fc.record({ minDays: fc.integer({ min: 0, max: 2 }), maxDays: maybe(fc.integer({ min: 1, max: 2 })) })),
   });
-  const question: fc.Arbitrary<PlanQuestion> = fc.record({
-    start: fc.constant(start),
-    startSlot: maybe(fc.constantFrom('morning', 'evening')),
-    days: fc.constant(days),
-    rounds: fc
-      .array(someRound, { minLength: 1, maxLength: 3 })
-      .map((rounds) =>
-        rounds.map((one, i) => ({ ...one, id: `r${i}`, after: one.after && i > 0 ? { ...one.after, round: `r${i - 1}` } : undefined })),
-      ),
-    rules: fc.record({
-      minutePrice: maybe(fc.constant(0.1)),
-      minutesPerDay: maybe(fc.constantFrom(20, 40)),
-      people: maybe(
-        fc.constantFrom(
-          [{ id: 'wren', minutesPerDay: 30, minutesOn: { [start]: 0 } }],
-          [
-            { id: 'wren', minutesPerDay: 25 },
-            { id: 'ash', minutesPerDay: 20, minutesOn: { [start]: 60 } },
-          ],
+  const questionOf = (maxLength: number): fc.Arbitrary<PlanQuestion> =>
+    fc.record({
+      start: fc.constant(start),
+      startSlot: maybe(fc.constantFrom('morning', 'evening')),
+      days: fc.constant(days),
+      rounds: fc
+        .array(someRound, { minLength: 1, maxLength })
+        .map((rounds) =>
+          rounds.map((one, i) => ({ ...one, id: `r${i}`, after: one.after && i > 0 ? { ...one.after, round: `r${i - 1}` } : undefined })),
         ),
-      ),
-      rotate: maybe(fc.boolean()),
-      rainChance: maybe(fc.constantFrom(0.3)),
-      seasonMax: maybe(fc.constantFrom<Record<string, number>>({ soap: 1 }, { oil: 1, soap: 2, fat: 1 })),
-      stock: maybe(fc.constantFrom<Record<string, number>>({ soap: 4, can: 3 }, { oil: 3 })),
-      done: maybe(
-        fc.array(
+      rules: fc.record({
+        minutePrice: maybe(fc.constant(0.1)),
+        minutesPerDay: maybe(fc.constantFrom(20, 40)),
+        people: maybe(
+          fc.constantFrom(
+            [{ id: 'wren', minutesPerDay: 30, minutesOn: { [start]: 0 } }],
+            [
+              { id: 'wren', minutesPerDay: 25 },
+              { id: 'ash', minutesPerDay: 20, minutesOn: { [start]: 60 } },
+            ],
+          ),
+        ),
+        rotate: maybe(fc.boolean()),
+        rainChance: maybe(fc.constantFrom(0.3)),
+        seasonMax: maybe(fc.constantFrom<Record<string, number>>({ soap: 1 }, { oil: 1, soap: 2, fat: 1 })),
+        stock: maybe(fc.constantFrom<Record<string, number>>({ soap: 4, can: 3 }, { oil: 3 })),
+        done: maybe(
+          fc.array(
+            fc.record({
+              case: fc.constantFrom('a', 'b'),
+              product: fc.constantFrom('soap', 'oil'),
+              group: maybe(fc.constantFrom('x', 'y')),
+              date,
+            }),
+            { maxLength: 2 },
+          ),
+        ),
+      }),
+      weather: fc
+        .array(
           fc.record({
-            case: fc.constantFrom('a', 'b'),
-            product: fc.constantFrom('soap', 'oil'),
-            group: maybe(fc.constantFrom('x', 'y')),
-            date,
+            date: fc.integer({ min: 0, max: days - 1 }).map(day),
+            slot: fc.constantFrom('morning', 'evening'),
+            temperatureC: fc.constantFrom(5, 18),
+            windKmh: fc.constantFrom(5, 25),
+            rainMm: fc.constantFrom(0, 0, 3),
+            rainChance: fc.constantFrom(undefined, 0.2, 0.7),
           }),
-          { maxLength: 2 },
-        ),
-      ),
-    }),
-    weather: fc
-      .array(
-        fc.record({
-          date: fc.integer({ min: 0, max: days - 1 }).map(day),
-          slot: fc.constantFrom('morning', 'evening'),
-          temperatureC: fc.constantFrom(5, 18),
-          windKmh: fc.constantFrom(5, 25),
-          rainMm: fc.constantFrom(0, 0, 3),
-          rainChance: fc.constantFrom(undefined, 0.2, 0.7),
-        }),
-        { maxLength: 4 },
-      )
-      .map((hours) => [...new Map(hours.map((one) => [`${one.date} ${one.slot}`, one])).values()]),
-  });
+          { maxLength: 4 },
+        )
+        .map((hours) => [...new Map(hours.map((one) => [`${one.date} ${one.slot}`, one])).values()]),
+    });
+  const question = questionOf(3);
 
   test('300 small plans lose as little, are proven so, and their moves cost what they cost', () => {
     fc.assert(
@@ -358,20 +362,45 @@ describe('against a search of everything', () => {
     );
   });
 
-  test('the solver comes to the same where it does all the work', () => {
+  test('the solver comes to the same where it does all the work, also of more rounds than can be tried', () => {
+    let together = 0;
     fc.assert(
-      fc.property(question, (asked) => {
-        const by = (few: number) => {
-          const open = new OpenPlan(asked, solver, undefined, few);
-          const found = open.best(() => 10);
-          open.close();
-          return found;
-        };
-        const [searched, solved] = [by(6), by(0)];
+      fc.property(questionOf(7), (asked) => {
+        const by = (isSearched: boolean) => new OpenPlan(asked, solver, undefined, isSearched).best(() => 10);
+        const [searched, solved] = [by(true), by(false)];
         expect([searched.status, solved.status]).toEqual(['optimal', 'optimal']);
         if ('placed' in searched && 'placed' in solved) expect(solved.objective).toBeCloseTo(searched.objective, 6);
+        together += asked.rounds.length > 4 ? 1 : 0;
       }),
-      { numRuns: 100, seed: 11 },
+      { numRuns: 300, seed: 11 },
+    );
+    expect(together).toBeGreaterThan(80);
+  });
+
+  test('prices never claim more than is true: of all plans, and of those with a given placing', () => {
+    fc.assert(
+      fc.property(question, fc.nat(), (asked, pick) => {
+        const placings = new Placings(asked).open();
+        const losses = placings.map(({ loss }) => loss);
+        const prices = new PlanPrices(asked, placings, () => true);
+        const best = exhaustivePlan(asked);
+        const priced = prices.seek(losses, best + 5, undefined, () => false);
+        expect(priced.bound).toBeLessThanOrEqual(best + 1e-6);
+        const i = pick % Math.max(1, placings.length);
+        const one = placings[i];
+        if (!one) return;
+        const withOne = exhaustivePlan(asked, (puts) =>
+          puts.some(
+            (put) =>
+              put.round === one.round &&
+              put.product === one.product &&
+              put.date === day(one.day) &&
+              put.slot === (one.evening ? 'evening' : 'morning'),
+          ),
+        );
+        expect(priced.with[i]).toBeLessThanOrEqual(withOne + 1e-6);
+      }),
+      { numRuns: 200, seed: 3 },
     );
   });
 });

@@ -49,13 +49,9 @@ class Impossibility {
     const [first, ...others] = this.chain.slice(-of);
     const rounds = [of === this.chain.length ? first! : { ...first!, after: undefined }, ...others];
     const plan = new OpenPlan({ ...this.#question, rounds }, this.#solver, (line) => lines.includes(line));
-    try {
-      const at = this.#at;
-      const may = (one: Placing) => !at || one.round !== of - 1 || slotOf(one) === slotOf(at);
-      return plan.best(this.#forSoLong(secondsEach), { may, mustPlace: of - 1 }).status === 'infeasible';
-    } finally {
-      plan.close();
-    }
+    const at = this.#at;
+    const may = (one: Placing) => !at || one.round !== of - 1 || slotOf(one) === slotOf(at);
+    return plan.best(this.#forSoLong(secondsEach), { may, mustPlace: of - 1 }).status === 'infeasible';
   }
 
   /** A set of lines of which none may be left out; nothing where it can be done. */

@@ -1,77 +1,65 @@
 import type { Milp, MilpRow } from './milp.js';
-import { dropLossOf, slotOf } from './placing.js';
-import type { Placing } from './placing.js';
-import type { Counts, PlanLine, PlanQuestion } from './planQuestion.js';
-import { row, weigh } from './planRow.js';
-import type { PlacingColumn, RowTag, Terms } from './planRow.js';
+import { dropLossOf } from './placing.js';
+import type { Counts, PlanQuestion } from './planQuestion.js';
+import { row, rowOf, saysSomething, weigh } from './planRow.js';
+import type { Fault, PlacingColumn, RowTag, Terms } from './planRow.js';
 import { rotationRows } from './rotation.js';
-import { apartRows, minutesRows, reEntryRows, sameSlotRows, supplyRows } from './sharedRows.js';
+import { sharedRows } from './sharedRows.js';
 
-/** A plan as a 0-1 programme: a column for each placing, then one for leaving out each round. */
+/** A plan as a 0-1 programme: a column for each placing, then one for leaving out each round, then the days by which each is done. */
 export interface PlanModel {
-  readonly placings: readonly Placing[];
   readonly milp: Milp<RowTag>;
-  /** column in which a round is left out */
-  readonly dropColumn: (round: number) => number;
-  /** the value of every column when these are placed */
-  readonly valuesOf: (placed: readonly Placing[]) => number[];
+  /** the value of every column when these placings are chosen */
+  readonly valuesOf: (chosen: readonly PlacingColumn[]) => number[];
 }
 
 /**
  * The rounds of a plan, their open placings and every line that ties them, as a programme.
  *
+ * @param columns - the placings, in their order
  * @param counts - lines that count
- * @param shortDays - days of which the minutes are lines of the programme; others are left to whoever asks
+ * @param mustPlace - a round that may not be left out
+ * @param learned - lines that solutions broke before
  */
-export function planModel(question: PlanQuestion, placings: readonly Placing[], counts: Counts, shortDays: ReadonlySet<number>): PlanModel {
+export function planModel(
+  question: PlanQuestion,
+  columns: readonly PlacingColumn[],
+  counts: Counts,
+  { mustPlace, learned }: { readonly mustPlace: number | undefined; readonly learned: readonly Fault[] },
+): PlanModel {
   const { rounds, days } = question;
-  const dropColumn = (round: number) => placings.length + round;
-  const columns = placings.map((placing, column) => ({ ...placing, column, slot: slotOf(placing) }));
+  const dropColumn = (round: number) => columns.length + round;
   const ofRound = rounds.map((_, r) => columns.filter(({ round }) => round === r));
-  const rows = [
-    ...rounds.map((_, r) => row('once', [...weigh(ofRound[r]!), [dropColumn(r), 1]], { lower: 1, upper: 1 })),
-    ...afterRows(question, ofRound, placings.length + rounds.length),
-    ...sameSlotRows(question, columns),
-    ...reEntryRows(question, columns),
-    ...apartRows(question, columns),
-    ...supplyRows(question, columns),
-    ...minutesRows(question, columns, shortDays),
-    ...rotationRows(question, columns),
-  ];
-  const valuesOf = (placed: readonly Placing[]): number[] => [
-    ...placings.map((one) => Number(placed.some((other) => isSame(one, other)))),
-    ...rounds.map((_, r) => Number(!placed.some(({ round }) => round === r))),
-    ...inOrderOf(rounds).flatMap((r) => {
-      const day = placed.find(({ round }) => round === r)?.day ?? Infinity;
-      return Array.from({ length: days }, (_, one) => Number(one >= day));
-    }),
-  ];
+  const once = rounds.map((_, r) => row('once', [...weigh(ofRound[r]!), [dropColumn(r), 1]], { lower: 1, upper: 1 }));
+  const ties = [...afterRows(question, ofRound, columns.length + rounds.length), ...rotationRows(question, columns)];
+  const valuesOf = (chosen: readonly PlacingColumn[]): number[] => {
+    const dayOf = new Map(chosen.map(({ round, day }) => [round, day]));
+    const isChosen = new Set(chosen);
+    return [
+      ...columns.map((one) => Number(isChosen.has(one))),
+      ...rounds.map((_, r) => Number(!dayOf.has(r))),
+      ...inOrderOf(rounds).flatMap((r) => Array.from({ length: days }, (_, day) => Number(day >= (dayOf.get(r) ?? Infinity)))),
+    ];
+  };
   return {
-    placings,
-    dropColumn,
     valuesOf,
     milp: {
       costs: [
-        ...placings.map(({ loss }) => loss),
+        ...columns.map(({ loss }) => loss),
         ...rounds.map((round) => dropLossOf(round, days)),
         ...inOrderOf(rounds).flatMap(() => Array.from({ length: days }, () => 0)),
       ],
-      choices: placings.length + rounds.length,
-      // What can't be exceeded says nothing, and would only tie rounds together that have nothing to do with each other.
-      rows: rows.filter(
-        ({ tag, values, upper }) => tag === 'once' || (isMeant(tag, counts) && sumOf(values.filter((value) => value > 0)) > upper),
-      ),
+      choices: columns.length + rounds.length,
+      rows: [
+        ...once,
+        ...ties.filter((one) => saysSomething(one, counts)),
+        ...sharedRows(question, columns, counts),
+        ...learned.map((fault) => rowOf(fault, columns)),
+      ],
+      barred: mustPlace === undefined ? [] : [dropColumn(mustPlace)],
     },
   };
 }
-
-/** Which mode of action follows which is only known where no two rounds of a case share a half-day. */
-const isMeant = (line: PlanLine, counts: Counts) => counts(line) || (line === 'same-slot' && counts('rotation'));
-
-const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
-
-const isSame = (one: Placing, other: Placing) =>
-  one.round === other.round && one.day === other.day && one.evening === other.evening && one.product === other.product;
 
 /** Rounds that follow another, or are followed. */
 const inOrderOf = (rounds: PlanQuestion['rounds']): number[] =>

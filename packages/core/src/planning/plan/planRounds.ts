@@ -2,7 +2,7 @@ import { addDays, daysBetween } from '../../timing/index.js';
 import type { MilpSolver } from './milp.js';
 import { conflictsOf, linesAgainst } from './planConflicts.js';
 import type { PlanConflict, TimeLeft, Timer } from './planConflicts.js';
-import { dropLossOf, slotOf } from './placing.js';
+import { slotOf } from './placing.js';
 import { Placings } from './placings.js';
 import type { Placing } from './placing.js';
 import type { HalfDay, PlanLine, PlanQuestion, PlanRound } from './planQuestion.js';
@@ -87,58 +87,40 @@ export function planRounds(
   const time: TimeLeft = { isOver: () => left() <= 0, forSoLong };
   if (question.rounds.length === 0) return { schedule: [], notPlaced: [], objective: 0, bound: 0, optimal: true, moves: [], conflicts: [] };
   const plan = new OpenPlan(question, solver);
-  try {
-    const outcome = plan.best(forSoLong(seconds));
-    const { rounds } = question;
-    // To do nothing is always allowed: it is what was found where time was up before anything else.
-    const found = 'placed' in outcome ? outcome : { objective: lossOfNothing(question), bound: leastOfEach(question, plan), placed: [] };
-    const isOptimal = found.objective - found.bound <= sameLoss;
-    const { placed } = found;
-    const doneBy = peopleFor(question, placed);
-    const dropped = [...rounds.keys()].filter((r) => !placed.some(({ round }) => round === r));
-    const leftOut = dropped.map((r) => {
-      const own = time.isOver() ? undefined : conflictsOf(question, r, solver, time);
-      const unhindered = own && isOptimal ? ('costs-more' as const) : ('no-time' as const);
-      return { round: rounds[r]!.id, conflicts: own ?? [], why: own && own.length > 0 ? linesOf(own) : [unhindered] };
-    });
-    const moves = placed.flatMap((placing) =>
-      movesFor && !movesFor.includes(rounds[placing.round]!.id)
-        ? []
-        : movesOf(question, plan, placing, found.objective, solver, time, told),
-    );
-    return {
-      schedule: placed.map((placing) => ({
-        round: rounds[placing.round]!.id,
-        ...whenOf(question, placing),
-        product: placing.product.id,
-        ...doneBy.get(placing),
-        loss: placing.loss,
-        why: whyNotBefore(question, plan, placing, moves),
-      })),
-      notPlaced: leftOut.map(({ round, why }) => ({ round, why })),
-      objective: found.objective,
-      bound: found.bound,
-      optimal: isOptimal,
-      moves,
-      conflicts: leftOut.flatMap(({ conflicts }) => conflicts),
-    };
-  } finally {
-    plan.close();
-  }
+  const found = plan.best(forSoLong(seconds));
+  if (!('placed' in found)) throw new Error('There is no plan, though to do nothing is always allowed.');
+  const { rounds } = question;
+  const isOptimal = found.objective - found.bound <= sameLoss;
+  const { placed } = found;
+  const doneBy = peopleFor(question, placed);
+  const dropped = [...rounds.keys()].filter((r) => !placed.some(({ round }) => round === r));
+  const leftOut = dropped.map((r) => {
+    const own = time.isOver() ? undefined : conflictsOf(question, r, solver, time);
+    const unhindered = own && isOptimal ? ('costs-more' as const) : ('no-time' as const);
+    return { round: rounds[r]!.id, conflicts: own ?? [], why: own && own.length > 0 ? linesOf(own) : [unhindered] };
+  });
+  const moves = placed.flatMap((placing) =>
+    movesFor && !movesFor.includes(rounds[placing.round]!.id) ? [] : movesOf(question, plan, placing, found.objective, solver, time, told),
+  );
+  return {
+    schedule: placed.map((placing) => ({
+      round: rounds[placing.round]!.id,
+      ...whenOf(question, placing),
+      product: placing.product.id,
+      ...doneBy.get(placing),
+      loss: placing.loss,
+      why: whyNotBefore(question, plan, placing, moves),
+    })),
+    notPlaced: leftOut.map(({ round, why }) => ({ round, why })),
+    objective: found.objective,
+    bound: found.bound,
+    optimal: isOptimal,
+    moves,
+    conflicts: leftOut.flatMap(({ conflicts }) => conflicts),
+  };
 }
 
 const linesOf = (conflicts: readonly PlanConflict[]) => [...new Set(conflicts.flatMap(({ lines }) => lines))];
-
-/** No plan loses less than each round at its best, as if it were alone. */
-const leastOfEach = ({ rounds, days }: PlanQuestion, { placings }: OpenPlan) => {
-  const open = placings.open();
-  return rounds.reduce((sum, round, r) => {
-    const losses = open.filter((one) => one.round === r).map(({ loss }) => loss);
-    return sum + Math.min(dropLossOf(round, days), ...losses);
-  }, 0);
-};
-
-const lossOfNothing = ({ rounds, days }: PlanQuestion) => rounds.reduce((sum, round) => sum + dropLossOf(round, days), 0);
 
 const whenOf = ({ start }: PlanQuestion, { day, evening }: Pick<Placing, 'day' | 'evening'>) => ({
   date: addDays(start, day),

@@ -3,7 +3,7 @@ import type { MilpRow } from './milp.js';
 import { slotOf } from './placing.js';
 import type { Placing } from './placing.js';
 import { row } from './planRow.js';
-import type { PlacingColumn, RowTag } from './planRow.js';
+import type { Fault, PlacingColumn, RowTag } from './planRow.js';
 import type { PlanQuestion } from './planQuestion.js';
 
 /** What was done of a case, and when; before the morning of its day. */
@@ -73,11 +73,10 @@ export function lineOf(question: PlanQuestion, name: string): number[] | undefin
  *
  * @param placed - the placings of the solution
  */
-export function rotationFaults(question: PlanQuestion, columns: readonly PlacingColumn[], placed: readonly Placing[]): MilpRow<RowTag>[] {
+export function rotationFaults(question: PlanQuestion, placed: readonly Placing[]): Fault[] {
   if (!wanted(question)) return [];
   const { rounds } = question;
   return [...new Set(rounds.map((round) => round.case))].flatMap((name) => {
-    const own = columns.filter(({ round }) => rounds[round]!.case === name);
     const sequence = [
       ...doneOf(question, name).map((one) => ({ ...one, fixed: 1 })),
       ...placed.filter(({ round }) => rounds[round]!.case === name).map((one) => ({ at: slotOf(one), group: one.product.group, fixed: 0 })),
@@ -86,9 +85,9 @@ export function rotationFaults(question: PlanQuestion, columns: readonly Placing
       const before = sequence[i]!;
       const fixed = before.fixed + later.fixed;
       if (later.group === undefined || later.group !== before.group || fixed === 2) return [];
-      const within = own.filter(({ slot }) => slot >= before.at && slot <= later.at);
-      const terms = within.map(({ column, product }) => [column, product.group === later.group ? 1 : -1] as const);
-      return row('rotation', terms, { upper: 1 - fixed });
+      const isBetween = (one: Placing) => rounds[one.round]!.case === name && slotOf(one) >= before.at && slotOf(one) <= later.at;
+      const weightOf = (one: Placing) => (!isBetween(one) ? 0 : one.product.group === later.group ? 1 : -1);
+      return { tag: 'rotation' as const, weightOf, upper: 1 - fixed };
     });
   });
 }

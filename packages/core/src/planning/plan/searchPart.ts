@@ -191,5 +191,5 @@ class Search {
   #keepsRotation = (): boolean =>
     !this.#counts('rotation') ||
     this.#inLine.size === this.#order.length ||
-    rotationFaults(this.#question, [], this.#put.slice(this.#settled)).length === 0;
+    rotationFaults(this.#question, this.#put.slice(this.#settled)).length === 0;
 }

@@ -1,46 +1,72 @@
-import { group } from 'd3-array';
-import { collisionsAmong } from './collision.js';
-import type { Collision } from './collision.js';
+import { group, sum } from 'd3-array';
+import { collide } from './collision.js';
 import type { MilpSolver } from './milp.js';
 import { dropLossOf, slotOf } from './placing.js';
 import { Placings } from './placings.js';
 import type { Placing } from './placing.js';
-import { fewRounds, PlanPart } from './planPart.js';
-import type { Found, Wanted } from './planPart.js';
 import type { Counts, PlanQuestion } from './planQuestion.js';
 import { searchPart } from './searchPart.js';
-
-type Best = Extract<Found, { placed: readonly Placing[] }>;
+import type { Searched } from './searchPart.js';
+import { WholePlan } from './wholePlan.js';
+import type { Found, Plan } from './wholePlan.js';
 
 // How often all parts are fitted in anew, and how much is looked at for each.
 const mostSweeps = 3;
 const stepsToFit = 300;
+// A few rounds are placed by looking at so much; of more, only a good plan is found that way.
+const stepsForFew = 20_000;
+const stepsForMany = 2000;
+const fewRounds = 6;
+const same = 1e-9;
+
+/** What may be chosen this time. */
+export interface Wanted {
+  /** a round that may not be left out */
+  readonly mustPlace?: number | undefined;
+  /** placings that may be used */
+  readonly may?: ((placing: Placing) => boolean) | undefined;
+}
+
+/** Rounds that are tied to each other. */
+interface Part {
+  readonly rounds: readonly number[];
+  readonly placings: readonly Placing[];
+  /** the best of them by themselves, once that was asked */
+  alone: Searched | undefined;
+}
 
 /**
- * A plan in the solver, to be asked what is best, as it is and with changes.
+ * A plan, to be asked what is best, as it is and with changes.
  *
- * Each case is planned for itself at first. Where two then want the same hours, stock, place or the like, they become one part: as long as lines are
- * left out nothing can be missed, so that what breaks none of them in the end is the best of all.
+ * Each case is planned for itself at first: where nothing collides then, that is best. Else all are planned at once.
  */
 export class OpenPlan {
   readonly placings: Placings;
   readonly #question: PlanQuestion;
   readonly #solver: MilpSolver;
   readonly #counts: Counts;
-  readonly #few: number;
-  #parts: readonly PlanPart[];
+  readonly #bySearch: boolean;
+  readonly #open: readonly Placing[];
+  readonly #parts: readonly Part[];
+  #whole: WholePlan | undefined;
 
   /**
    * @param counts - lines that count; all of them, unless it is asked what would be without some
-   * @param few - so many rounds are placed by search, more by the solver
+   * @param bySearch - false: the solver does all the work
    */
-  constructor(question: PlanQuestion, solver: MilpSolver, counts: Counts = () => true, few = fewRounds) {
-    this.#few = few;
+  constructor(question: PlanQuestion, solver: MilpSolver, counts: Counts = () => true, bySearch = true) {
     this.#question = question;
     this.#solver = solver;
     this.#counts = counts;
+    this.#bySearch = bySearch;
     this.placings = new Placings(question);
-    this.#parts = tiedRounds(question).map((rounds) => this.#partOf(rounds, new Set()));
+    this.#open = this.placings.open(counts);
+    const ofRound = group(this.#open, ({ round }) => round);
+    this.#parts = tiedRounds(question).map((rounds) => ({
+      rounds,
+      placings: rounds.flatMap((r) => ofRound.get(r) ?? []),
+      alone: undefined,
+    }));
   }
 
   /**
@@ -48,75 +74,66 @@ export class OpenPlan {
    *
    * @param secondsLeft - when to stop with what was found
    */
-  best(secondsLeft: () => number, wanted: Omit<Wanted, 'hint'> = {}): Found {
-    let fitted: Found | undefined;
-    for (;;) {
-      const hint = fitted && 'placed' in fitted ? fitted.placed : undefined;
-      const found = this.#parts.map((part) => part.best(secondsLeft, { ...wanted, hint }));
-      if (found.some(({ status }) => status === 'infeasible')) return { status: 'infeasible' };
-      const best = found.flatMap((one) => ('placed' in one ? one : []));
-      if (best.length < found.length) return fitted ?? { status: 'open' };
-      const placed = inOrder(best.flatMap((one) => one.placed));
-      const collisions = collisionsAmong(this.#question, placed, this.#counts);
-      const bound = sumOf(best.map((one) => one.bound));
-      if (collisions.length === 0) {
-        const isOptimal = best.every(({ status }) => status === 'optimal');
-        return { status: isOptimal ? 'optimal' : 'feasible', objective: sumOf(best.map(({ objective }) => objective)), bound, placed };
-      }
-      fitted = fitted && 'placed' in fitted ? { ...fitted, bound } : this.#fitted(best, bound, wanted);
-      if (secondsLeft() <= 0) return fitted;
-      this.#join(collisions);
-    }
+  best(secondsLeft: () => number, { may = () => true, mustPlace }: Wanted = {}): Found {
+    const alone = this.#parts.map((part) => ({ part, ...this.#alone(part, may, mustPlace) }));
+    if (alone.some(({ isWhole, best }) => isWhole && !best)) return { status: 'infeasible' };
+    const bound = sum(alone, (one) => one.bound);
+    const placed = inOrder(alone.flatMap(({ best }) => best?.placed ?? []));
+    if (alone.every(({ isWhole }) => isWhole) && !collide(this.#question, placed, this.#counts))
+      return { status: 'optimal', objective: bound, bound, placed };
+    const dearest = [...alone].sort((a, b) => dearness(b, mustPlace) - dearness(a, mustPlace)).map(({ part }) => part);
+    const known = this.#fitted(dearest, may, mustPlace);
+    const parts = this.#parts.map(({ rounds }) => rounds);
+    this.#whole ??= new WholePlan(this.#question, this.#open, parts, this.#counts, this.#solver);
+    const found = this.#whole.best({ mays: this.#open.map(may), mustPlace, bound, known }, secondsLeft);
+    return 'placed' in found ? { ...found, placed: inOrder(found.placed) } : found;
   }
 
-  close(): void {
-    for (const part of this.#parts) part.close();
+  /** A part by itself. */
+  #alone(part: Part, may: (placing: Placing) => boolean, mustPlace: number | undefined): Searched {
+    const open = part.placings.filter(may);
+    const own = ownOf(part, mustPlace);
+    const isAsItIs = open.length === part.placings.length && own === undefined;
+    if (isAsItIs && part.alone) return part.alone;
+    const steps = !this.#bySearch ? 1 : part.rounds.length <= fewRounds ? stepsForFew : stepsForMany;
+    const found = searchPart(this.#question, { open, rounds: part.rounds, mustPlace: own }, this.#counts, steps);
+    if (isAsItIs) part.alone = found;
+    return found;
   }
 
-  /** What collides becomes one part, with all that it collides with in turn. */
-  #join(collisions: readonly Collision[]): void {
-    for (const { rounds, shortDay } of collisions) {
-      const joined = this.#parts.filter((part) => isIn(part, rounds));
-      const shortDays = new Set([...(shortDay === undefined ? [] : [shortDay]), ...joined.flatMap((part) => [...part.shortDays])]);
-      const together = joined.flatMap((part) => part.rounds).sort((a, b) => a - b);
-      for (const part of joined) part.close();
-      this.#parts = [...this.#parts.filter((part) => !joined.includes(part)), this.#partOf(together, shortDays)];
-    }
-  }
-
-  #partOf = (rounds: readonly number[], shortDays: ReadonlySet<number>) =>
-    new PlanPart(this.#question, rounds, shortDays, this.#solver, this.#counts, this.#few);
-
-  /** A good plan that keeps all lines: part after part is fitted in beside the others, the dearest first, until none gets better by it. */
-  #fitted(best: readonly Best[], bound: number, { may = () => true, mustPlace }: Wanted): Found {
+  /** A good plan that keeps all lines: part after part is fitted in beside the others, until none gets better by it. */
+  #fitted(parts: readonly Part[], may: (placing: Placing) => boolean, mustPlace: number | undefined): Plan | undefined {
     const question = this.#question;
-    const open = this.placings.open(this.#counts).filter(may);
-    const lossOf = (placed: readonly Placing[]) =>
-      question.rounds.reduce((sum, round, r) => sum + (placed.find((one) => one.round === r)?.loss ?? dropLossOf(round, question.days)), 0);
-    const order = [...this.#parts.keys()].sort(
-      (a, b) =>
-        Number(this.#parts[b]!.rounds.includes(mustPlace ?? -1)) - Number(this.#parts[a]!.rounds.includes(mustPlace ?? -1)) ||
-        best[b]!.bound - best[a]!.bound,
-    );
+    const lossOf = (placed: readonly Placing[]) => {
+      const losses = new Map(placed.map(({ round, loss }) => [round, loss]));
+      return sum(question.rounds, (round, r) => losses.get(r) ?? dropLossOf(round, question.days));
+    };
     let placed: readonly Placing[] = [];
     for (let sweep = 0; sweep < mostSweeps; sweep++) {
       const before = lossOf(placed);
-      for (const { rounds } of order.map((part) => this.#parts[part]!)) {
+      for (const part of parts) {
+        const { rounds, placings } = part;
         const settled = placed.filter(({ round }) => !rounds.includes(round));
-        const own = mustPlace !== undefined && rounds.includes(mustPlace) ? mustPlace : undefined;
-        const fitted = searchPart(question, { open, rounds, settled, mustPlace: own }, this.#counts, stepsToFit).best;
+        const asked = { open: placings.filter(may), rounds, settled, mustPlace: ownOf(part, mustPlace) };
+        const fitted = searchPart(question, asked, this.#counts, stepsToFit).best;
         if (fitted) placed = [...settled, ...fitted.placed];
       }
-      if (sweep > 0 && lossOf(placed) >= before - 1e-9) break;
+      if (sweep > 0 && lossOf(placed) >= before - same) break;
     }
-    if (mustPlace !== undefined && !placed.some(({ round }) => round === mustPlace)) return { status: 'open' };
-    return { status: 'feasible', objective: lossOf(placed), bound, placed: inOrder(placed) };
+    if (mustPlace !== undefined && !placed.some(({ round }) => round === mustPlace)) return undefined;
+    return { objective: lossOf(placed), placed };
   }
 }
 
+/** The round that may not be left out, where it is of this part. */
+const ownOf = ({ rounds }: Part, mustPlace: number | undefined) =>
+  mustPlace !== undefined && rounds.includes(mustPlace) ? mustPlace : undefined;
+
+/** What is dearest is fitted in first, and what may not be left out before all. */
+const dearness = ({ part, bound }: { readonly part: Part; readonly bound: number }, mustPlace: number | undefined) =>
+  ownOf(part, mustPlace) === undefined ? bound : Infinity;
+
 const inOrder = (placed: readonly Placing[]) => [...placed].sort((a, b) => slotOf(a) - slotOf(b) || a.round - b.round);
-const isIn = (part: PlanPart, rounds: readonly number[]) => part.rounds.some((round) => rounds.includes(round));
-const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
 
 /** Rounds of one case, with those that follow each other across cases: sets of places. */
 function tiedRounds({ rounds }: PlanQuestion): number[][] {

@@ -1,9 +1,7 @@
+import { group } from 'd3-array';
 import { addDays } from '../../timing/index.js';
-import type { MilpRow } from './milp.js';
 import type { Placing } from './placing.js';
 import type { PlanQuestion } from './planQuestion.js';
-import { row } from './planRow.js';
-import type { PlacingColumn, RowTag } from './planRow.js';
 
 /** Work of one round, and who has to do it, where that is settled. */
 interface Work {
@@ -17,7 +15,7 @@ interface Hands {
 }
 
 // Sums of minutes leave crumbs.
-const crumb = 1e-9;
+export const crumb = 1e-6;
 
 /** The minutes that there are on each day, of everybody. */
 export class WorkDays {
@@ -84,31 +82,29 @@ export function shareOut(work: readonly Work[], hands: readonly Hands[]): string
   return fits(0, hands) ? doneBy : undefined;
 }
 
-/**
- * Lines that a solution breaks: a day whose rounds no two hands can share out, though all together they have the minutes. Of these rounds, and of
- * whatever takes as long, one is not done on that day.
- *
- * @param placed - the placings of the solution
- */
-export function workFaults(question: PlanQuestion, columns: readonly PlacingColumn[], placed: readonly Placing[]): MilpRow<RowTag>[] {
-  if (!question.rules.people) return [];
+/** A day whose rounds the hands can't share out, though all together they have the minutes; and as few of the rounds as collide. */
+export interface CrowdedDay {
+  readonly day: number;
+  readonly colliding: readonly Placing[];
+}
+
+export function crowdedDays(question: PlanQuestion, placed: readonly Placing[]): CrowdedDay[] {
   const workDays = new WorkDays(question);
-  return [...new Set(placed.map(({ day }) => day))].flatMap((day) => {
-    const hands = workDays.handsOn(day)!;
-    const fits = (some: readonly Placing[]) => shareOut(workOf(question, some), hands) !== undefined;
-    const together = placed.filter((one) => one.day === day);
+  return [...group(placed, ({ day }) => day)].flatMap(([day, together]) => {
+    const hands = workDays.handsOn(day);
+    const fits = (some: readonly Placing[]) => !hands || shareOut(workOf(question, some), hands) !== undefined;
     if (fits(together)) return [];
-    // The fewest rounds that collide say the most.
-    const colliding = together.reduce((kept, one) => {
+    const colliding = together.reduce<readonly Placing[]>((kept, one) => {
       const without = kept.filter((other) => other !== one);
       return fits(without) ? kept : without;
     }, together);
-    const minutes = new Map(colliding.map(({ round, product }) => [round, product.minutes]));
-    const within = columns.filter((one) => one.day === day && one.product.minutes >= (minutes.get(one.round) ?? Infinity) - crumb);
-    return row(
-      'minutes',
-      within.map(({ column }) => [column, 1] as const),
-      { upper: colliding.length - 1 },
-    );
+    return [{ day, colliding }];
   });
 }
+
+/** Everybody who may do a placing by themselves. */
+export const whoMayDo = (question: PlanQuestion, workDays: WorkDays, one: Placing): string[] =>
+  (workDays.handsOn(one.day) ?? []).filter((hands) => mayDo(hands, workOf(question, [one])[0]!)).map(({ id }) => id);
+
+/** Work in whole pieces of a length: what is over counts for nothing. Whoever does their work alone does no more pieces than their time has. */
+export const piecesOf = (minutes: number, length: number): number => Math.floor(minutes / length + crumb);
