@@ -179,7 +179,7 @@ async function expectNoViolations(page: Page, options: RunOptions): Promise<void
       return violations.map(({ id, nodes }) => [id, nodes[0]?.html]);
     }, options);
     expect(found).toEqual([]);
-  }).toPass({ timeout: 5_000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {

@@ -72,7 +72,9 @@ test('what must be reported is called in first, by name of whom', async ({ page 
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('listitem').first()).toContainText('Call first');
   await page.getByLabel('Whom you told, and what they said').fill('The office at the hall, on Monday: wait for them.');
+  const written = page.waitForResponse((response) => response.url().includes('/removals/') && response.ok());
   await page.getByLabel('Whom you told, and what they said').blur();
+  await written;
   await page.reload();
   await expect(page.getByLabel('Whom you told, and what they said')).toHaveValue('The office at the hall, on Monday: wait for them.');
 });

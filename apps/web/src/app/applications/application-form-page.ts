@@ -31,8 +31,6 @@ import { FormerEntries } from './former-entries';
 import { judgeLogged } from './judge-logged';
 import { isCollecting, keptProduct, productUnits } from './product-amount';
 
-// What is done before it belongs to the morning.
-
 /** Log an application, or correct one: what, where, how much, who, weather, why; its waits are shown before it is saved. */
 @Component({
   selector: 'fn-application-form-page',
