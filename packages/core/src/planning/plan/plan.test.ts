@@ -404,3 +404,26 @@ describe('against a search of everything', () => {
     );
   });
 });
+
+test('more than can be weighed against each other is fitted in, with a bound, and nobody waits', () => {
+  const many = (rounds: number): PlanQuestion => ({
+    start,
+    days: 60,
+    weather: [],
+    rules: { people: [{ id: 'wren', minutesPerDay: 30 }] },
+    rounds: Array.from({ length: rounds }, (_, r) => ({
+      ...round(`r${r}`),
+      case: `case ${r}`,
+      place: 'bed',
+      products: Array.from({ length: 6 }, (__, p) => product(`p${p}`, { minutes: 20 + p, apart: [{ from: `p${p}`, days: 2 }] })),
+    })),
+  });
+  const began = performance.now();
+  const answer = planRounds(many(40), solver, { seconds: 2, allSeconds: 2, clock: () => performance.now(), movesFor: ['r3'] });
+  expect(performance.now() - began).toBeLessThan(20_000);
+  expect(answer.optimal).toBe(false);
+  expect(answer.schedule.length).toBeGreaterThan(20);
+  expect(answer.bound).toBeLessThanOrEqual(answer.objective);
+  const days = new Set(answer.schedule.map(({ date }) => date));
+  expect(days.size).toBe(answer.schedule.length);
+});

@@ -1,10 +1,9 @@
-import { isShut, isTooNear } from './collision.js';
-import { dropLossOf, slotOf } from './placing.js';
+import { dropLossOf } from './placing.js';
 import type { Placing } from './placing.js';
 import type { Counts, PlanQuestion } from './planQuestion.js';
 import { groupBefore, lineOf } from './rotation.js';
 
-/** What rounds come to where only those that follow each other heed each other. */
+/** What rounds come to where each heeds only the one that it follows. */
 export interface LeastLoss {
   /** of all rounds; nothing that keeps all lines loses less */
   readonly loss: number;
@@ -14,57 +13,66 @@ export interface LeastLoss {
   readonly chosen: readonly number[];
 }
 
+/** Days from one round to another, and whether their modes of action must differ. */
+interface Step {
+  readonly least: number;
+  readonly most: number;
+  readonly rotates: boolean;
+}
+
+/** The least of some values that a step leads to, from each day and mode of action; and which it is of, −1 where to leave it out is best. */
+interface Ahead {
+  readonly value: (placing: number) => number;
+  readonly by: (placing: number) => number;
+}
+
 /**
  * Rounds as trees: each hangs from the one that it follows. What they lose at least, and with each placing, is known without search
- * (Bellman 1957): of a round only its placing matters to those that follow it.
+ * (Bellman 1957): of a round only its day and its mode of action matter to those that follow it.
  */
 export class RoundTrees {
-  readonly #placings: readonly Placing[];
+  readonly #days: number;
+  readonly #dayOf: Int32Array;
+  /** mode of action of each placing, from 1; 0 where it has none */
+  readonly #groupOf: Int32Array;
+  readonly #groups: number;
   readonly #ofRound: readonly (readonly number[])[];
   readonly #parent: readonly number[];
   readonly #children: readonly (readonly number[])[];
   /** parents before children */
   readonly #order: readonly number[];
   readonly #dropLoss: readonly number[];
-  /** for each placing, and each round that follows its own, the placings of that round which may follow it */
-  readonly #next: readonly (readonly (readonly number[])[])[];
+  /** from the round that each follows to it */
+  readonly #steps: readonly Step[];
 
   constructor(question: PlanQuestion, placings: readonly Placing[], counts: Counts) {
-    const { rounds, days } = question;
-    this.#placings = placings;
+    const { rounds, days, rules } = question;
+    this.#days = days;
+    const names = [...new Set(placings.flatMap(({ product }) => product.group ?? []))];
+    this.#groups = names.length + 1;
+    this.#dayOf = Int32Array.from(placings, ({ day }) => day);
+    this.#groupOf = Int32Array.from(placings, ({ product }) => (product.group === undefined ? 0 : names.indexOf(product.group) + 1));
     this.#parent = rounds.map(({ after }) => (counts('after') && after ? rounds.findIndex(({ id }) => id === after.round) : -1));
     this.#children = rounds.map((_, r) => [...rounds.keys()].filter((c) => this.#parent[c] === r));
     const under = (r: number): number[] => [r, ...this.#children[r]!.flatMap(under)];
     this.#order = [...rounds.keys()].filter((r) => this.#parent[r] === -1).flatMap(under);
     this.#dropLoss = rounds.map((round) => dropLossOf(round, days));
-    const rotates = question.rules.rotate !== false && counts('rotation') && counts('after');
+    const rotates = rules.rotate !== false && counts('rotation') && counts('after');
     const lines = rotates ? [...new Set(rounds.map((round) => round.case))].flatMap((name) => lineOf(question, name) ?? []) : [];
     const inLine = new Set(lines);
-    const repeats = (one: Placing) => {
-      const round = rounds[one.round]!;
-      const isFirst = inLine.has(one.round) && rounds[this.#parent[one.round]!]?.case !== round.case;
-      return isFirst && one.product.group !== undefined && one.product.group === groupBefore(question, round.case);
-    };
+    const followsOwn = (r: number) => rounds[this.#parent[r]!]?.case === rounds[r]!.case;
+    this.#steps = rounds.map(({ after }, r) => ({
+      least: after?.minDays ?? 0,
+      most: after?.maxDays ?? days,
+      rotates: inLine.has(r) && followsOwn(r),
+    }));
     const own: number[][] = rounds.map(() => []);
-    placings.forEach((one, i) => {
-      if (!repeats(one)) own[one.round]!.push(i);
+    placings.forEach(({ round, product }, i) => {
+      const isFirst = inLine.has(round) && !followsOwn(round);
+      const repeats = isFirst && product.group !== undefined && product.group === groupBefore(question, rounds[round]!.case);
+      if (!repeats) own[round]!.push(i);
     });
     this.#ofRound = own;
-    this.#next = placings.map((first) =>
-      this.#children[first.round]!.map((child) => {
-        const { case: name, after } = rounds[child]!;
-        const isSameCase = name === rounds[first.round]!.case;
-        const mayFollow = (then: Placing) => {
-          const wait = then.day - first.day;
-          if (wait < after!.minDays || wait > (after!.maxDays ?? Infinity)) return false;
-          if (isSameCase && inLine.has(child) && then.product.group !== undefined && then.product.group === first.product.group)
-            return false;
-          if (isSameCase && (counts('same-slot') || counts('rotation')) && slotOf(first) === slotOf(then)) return false;
-          return !(counts('re-entry') && isShut(rounds, first, then)) && !(counts('apart') && isTooNear(first, then));
-        };
-        return own[child]!.filter((i) => mayFollow(placings[i]!));
-      }),
-    );
   }
 
   /**
@@ -72,66 +80,89 @@ export class RoundTrees {
    * @param mustPlace - a round that may not be left out
    */
   least(losses: ArrayLike<number>, mustPlace?: number): LeastLoss {
-    const { length } = this.#placings;
     /** of a round and all that follow it, with this placing */
-    const below = new Float64Array(length).fill(Infinity);
+    const below = new Float64Array(losses.length).fill(Infinity);
     /** the same without the round */
     const dropped = new Float64Array(this.#order.length);
-    /** for each placing, what each of the rounds that follow it comes to, and by which placing; −1: it is left out */
-    const least: Float64Array[] = [];
-    const best: Int32Array[] = [];
+    const ahead: Ahead[] = [];
     for (const r of this.#order.toReversed()) {
       const children = this.#children[r]!;
       dropped[r] = r === mustPlace ? Infinity : children.reduce((sum, child) => sum + dropped[child]!, this.#dropLoss[r]!);
-      for (const p of this.#ofRound[r]!) {
-        least[p] = new Float64Array(children.length);
-        best[p] = new Int32Array(children.length);
-        let sum = losses[p]!;
-        for (let c = 0; c < children.length; c++) {
-          let [loss, by] = [dropped[children[c]!]!, -1];
-          for (const q of this.#next[p]![c]!)
-            if (below[q]! < loss) {
-              loss = below[q]!;
-              by = q;
-            }
-          least[p][c] = loss;
-          best[p][c] = by;
-          sum += loss;
-        }
-        below[p] = sum;
-      }
+      for (const p of this.#ofRound[r]!) below[p] = children.reduce((sum, child) => sum + ahead[child]!.value(p), losses[p]!);
+      if (this.#parent[r] !== -1) ahead[r] = this.#ahead(r, below, this.#steps[r]!, dropped[r]);
     }
     let loss = 0;
     const chosen: number[] = [];
-    const take = (p: number): void => {
+    const take = (r: number, p: number): void => {
       if (p < 0) return;
       chosen.push(p);
-      best[p]!.forEach(take);
+      for (const child of this.#children[r]!) take(child, ahead[child]!.by(p));
     };
     const ofRoot = new Float64Array(this.#order.length);
     for (const r of this.#order) {
       if (this.#parent[r] !== -1) continue;
-      const first = this.#ofRound[r]!.reduce((so, p) => ((so < 0 ? below[p]! < dropped[r]! : below[p]! < below[so]!) ? p : so), -1);
-      ofRoot[r] = first < 0 ? dropped[r]! : below[first]!;
+      let first = -1;
+      ofRoot[r] = dropped[r]!;
+      for (const p of this.#ofRound[r]!)
+        if (below[p]! < ofRoot[r]) {
+          ofRoot[r] = below[p]!;
+          first = p;
+        }
       loss += ofRoot[r];
-      take(first);
+      take(r, first);
     }
-    return { loss, chosen, with: this.#withEach(below, least, ofRoot, loss) };
+    return { loss, chosen, with: this.#withEach(below, ahead, ofRoot, loss) };
   }
 
   /** From the roots down: what all else comes to, where a placing is chosen. */
-  #withEach(below: Float64Array, least: readonly Float64Array[], ofRoot: Float64Array, loss: number): Float64Array {
+  #withEach(below: Float64Array, ahead: readonly Ahead[], ofRoot: Float64Array, loss: number): Float64Array {
     const above = new Float64Array(below.length).fill(Infinity);
     for (const r of this.#order) {
-      for (const p of this.#ofRound[r]!) {
-        if (this.#parent[r] === -1) above[p] = loss - ofRoot[r]!;
-        if (above[p] === Infinity || below[p] === Infinity) continue;
-        this.#next[p]!.forEach((next, c) => {
-          const rest = above[p]! + below[p]! - least[p]![c]!;
-          for (const q of next) if (rest < above[q]!) above[q] = rest;
-        });
+      const own = this.#ofRound[r]!;
+      if (this.#parent[r] === -1) for (const p of own) above[p] = loss - ofRoot[r]!;
+      for (const child of this.#children[r]!) {
+        const rest = new Float64Array(below.length).fill(Infinity);
+        for (const p of own) if (above[p]! + below[p]! < Infinity) rest[p] = above[p]! + below[p]! - ahead[child]!.value(p);
+        const { least, most, rotates } = this.#steps[child]!;
+        const behind = this.#ahead(r, rest, { least: -most, most: -least, rotates }, Infinity);
+        for (const q of this.#ofRound[child]!) above[q] = behind.value(q);
       }
     }
     return below.map((own, p) => own + above[p]!);
+  }
+
+  /** The least value of a round's placings, a step away from each day and mode of action. @param without - where none of them is chosen */
+  #ahead(r: number, values: Float64Array, { least, most, rotates }: Step, without: number): Ahead {
+    const [days, groups] = [this.#days, rotates ? this.#groups : 1];
+    const groupOf = (p: number) => (rotates ? this.#groupOf[p]! : 0);
+    // Of each day the least of all, and the least of another mode of action than that.
+    const first = new Int32Array(days).fill(-1);
+    const other = new Int32Array(days).fill(-1);
+    const isLess = (p: number, q: number) => q < 0 || values[p]! < values[q]!;
+    for (const p of this.#ofRound[r]!) {
+      const day = this.#dayOf[p]!;
+      const best = first[day]!;
+      if (isLess(p, best)) {
+        if (best >= 0 && groupOf(best) !== groupOf(p)) other[day] = best;
+        first[day] = p;
+      } else if (groupOf(p) !== groupOf(best) && isLess(p, other[day]!)) other[day] = p;
+    }
+    const by = new Int32Array(days * groups).fill(-1);
+    const value = new Float64Array(days * groups).fill(without);
+    for (let day = 0; day < days; day++)
+      for (let group = 0; group < groups; group++) {
+        const at = day * groups + group;
+        const until = Math.min(days - 1, day + most);
+        for (let then = Math.max(0, day + least); then <= until; then++) {
+          const best = first[then]!;
+          const p = best >= 0 && group > 0 && groupOf(best) === group ? other[then]! : best;
+          if (p >= 0 && values[p]! < value[at]!) {
+            value[at] = values[p]!;
+            by[at] = p;
+          }
+        }
+      }
+    const at = (p: number) => this.#dayOf[p]! * groups + groupOf(p);
+    return { value: (p) => value[at(p)]!, by: (p) => by[at(p)]! };
   }
 }

@@ -17,6 +17,8 @@ const stepsToFit = 300;
 const stepsForFew = 20_000;
 const stepsForMany = 2000;
 const fewRounds = 6;
+// More placings are not weighed against each other: it takes longer than anybody waits, and more memory than there may be.
+const mostPlacings = 10_000;
 const same = 1e-9;
 
 /** What may be chosen this time. */
@@ -83,10 +85,12 @@ export class OpenPlan {
       return { status: 'optimal', objective: bound, bound, placed };
     const dearest = [...alone].sort((a, b) => dearness(b, mustPlace) - dearness(a, mustPlace)).map(({ part }) => part);
     const known = this.#fitted(dearest, may, mustPlace);
+    if (this.#open.length > mostPlacings || secondsLeft() <= 0)
+      return known ? { status: 'feasible', bound, ...inOrderOf(known) } : { status: 'open' };
     const parts = this.#parts.map(({ rounds }) => rounds);
     this.#whole ??= new WholePlan(this.#question, this.#open, parts, this.#counts, this.#solver);
     const found = this.#whole.best({ mays: this.#open.map(may), mustPlace, bound, known }, secondsLeft);
-    return 'placed' in found ? { ...found, placed: inOrder(found.placed) } : found;
+    return 'placed' in found ? { ...found, ...inOrderOf(found) } : found;
   }
 
   /** A part by itself. */
@@ -133,6 +137,7 @@ const ownOf = ({ rounds }: Part, mustPlace: number | undefined) =>
 const dearness = ({ part, bound }: { readonly part: Part; readonly bound: number }, mustPlace: number | undefined) =>
   ownOf(part, mustPlace) === undefined ? bound : Infinity;
 
+const inOrderOf = ({ objective, placed }: Plan): Plan => ({ objective, placed: inOrder(placed) });
 const inOrder = (placed: readonly Placing[]) => [...placed].sort((a, b) => slotOf(a) - slotOf(b) || a.round - b.round);
 
 /** Rounds of one case, with those that follow each other across cases: sets of places. */
