@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 
-/** "Not needed any more": asks why, and tells it. */
+/** "Not needed any more", beside other things to do: asks why, and tells it. */
 @Component({
   selector: 'fn-not-needed',
   imports: [ReactiveFormsModule, MatButtonModule, MatFormFieldModule, MatInputModule],
@@ -15,10 +15,14 @@ import { MatInputModule } from '@angular/material/input';
       display: grid;
       justify-items: start;
     }
+    :host(.asks) {
+      flex: 1 0 100%;
+    }
     mat-form-field {
       width: 100%;
     }
   `,
+  host: { '[class.asks]': 'asks()' },
   template: `
     <button matButton type="button" [attr.aria-expanded]="asks()" (click)="asks.set(!asks())">Not needed any more</button>
     @if (asks()) {

@@ -59,10 +59,10 @@ const offered = 5;
             @if (row.stored?.held) {
               <button matButton type="button" (click)="plan.letGo(row)">Let the planner move it</button>
             }
+            @if (row.stored) {
+              <fn-not-needed (told)="plan.notNeeded(row, $event)" />
+            }
           </div>
-          @if (row.stored) {
-            <fn-not-needed (told)="plan.notNeeded(row, $event)" />
-          }
           <h3>When else, and what it costs</h3>
           @if (plan.isReckoning()) {
             <p class="fn-small" role="status">

@@ -43,8 +43,8 @@ import { slotWord } from '../shared/days';
       <div class="fn-actions">
         <a matButton="outlined" [routerLink]="[base(), 'plan', 'jobs', job().id]">{{ job().isUnderWay ? 'Go on' : 'Do it' }}</a>
         <a matButton [routerLink]="[base(), 'plan']" [queryParams]="{ case: job().rounds[0]?.plan?.caseId }">Move it</a>
+        <fn-not-needed (told)="drop($event)" />
       </div>
-      <fn-not-needed (told)="drop($event)" />
       @if (refusal(); as line) {
         <p class="fn-stop" role="alert">{{ line }}</p>
       }
