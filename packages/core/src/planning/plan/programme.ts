@@ -6,7 +6,7 @@ import { planModel } from './planModel.js';
 import type { Counts, PlanQuestion } from './planQuestion.js';
 import type { Fault, PlacingColumn } from './planRow.js';
 import { rotationFaults } from './rotation.js';
-import { crowdedDays, whoMayDo, WorkDays } from './workDays.js';
+import { crowdedDays, WorkDays } from './workDays.js';
 
 // In less, the solver does not even begin.
 const leastSeconds = 0.02;
@@ -86,7 +86,7 @@ export class Programme {
   #columns = (open: readonly Placing[]): SettledColumn[] =>
     open
       .flatMap((placing) =>
-        (this.#crowded.has(placing.day) ? whoMayDo(this.#question, this.#workDays, placing) : [undefined]).map((by) => ({ placing, by })),
+        (this.#crowded.has(placing.day) ? this.#workDays.whoMayDo(placing) : [undefined]).map((by) => ({ placing, by })),
       )
       .map(({ placing, by }, column) => ({ ...placing, column, slot: slotOf(placing), placing, by }));
 

@@ -49,6 +49,12 @@ export class WorkDays {
     const hands = this.handsOn(day);
     return !hands || hands.some((one) => mayDo(one, { minutes, person }));
   }
+
+  /** Everybody who is named and may do it alone. */
+  whoMayDo(placing: Placing): string[] {
+    const [work] = workOf(this.#question, [placing]);
+    return (this.handsOn(placing.day) ?? []).filter((hands) => mayDo(hands, work!)).map(({ id }) => id);
+  }
 }
 
 const mayDo = (hands: Hands, { minutes, person }: Work) => (person ?? hands.id) === hands.id && minutes <= hands.minutes + crumb;
@@ -101,10 +107,6 @@ export function crowdedDays(question: PlanQuestion, placed: readonly Placing[]):
     return [{ day, colliding }];
   });
 }
-
-/** Everybody who may do a placing by themselves. */
-export const whoMayDo = (question: PlanQuestion, workDays: WorkDays, one: Placing): string[] =>
-  (workDays.handsOn(one.day) ?? []).filter((hands) => mayDo(hands, workOf(question, [one])[0]!)).map(({ id }) => id);
 
 /** Work in whole pieces of a length: what is over counts for nothing. Whoever does their work alone does no more pieces than their time has. */
 export const piecesOf = (minutes: number, length: number): number => Math.floor(minutes / length + crumb);
