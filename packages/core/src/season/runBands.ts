@@ -14,7 +14,7 @@ const [mostNumbers, leastRuns] = [1_000_000, 500];
 /**
  * Counts of runs, for the bands of each day.
  *
- * Memory is flat in runs: of very many only the first are kept. Runs differ by chance alone, so that these are a sample as good as any.
+ * Memory is flat in runs: of very many the first stand for all, since runs differ by chance alone.
  */
 export class RunBands {
   readonly #kept: number;

@@ -26,7 +26,7 @@ export function addDays(day: string, days: number): string {
 
 const dayMs = 86_400_000;
 
-/** A calendar day has no clock: in UTC each is as long as any other. Written out, since years of days are counted in one answer. */
+/** A calendar day has no clock: in UTC each is as long as any other. By arithmetic alone, since years of days are counted in one answer. */
 function midnight(day: string): number {
   const ms = Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)));
   if (Number.isNaN(ms)) throw new RangeError(`A day is written YYYY-MM-DD, and not “${day}”.`);
